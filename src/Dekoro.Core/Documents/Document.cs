@@ -1,0 +1,83 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Geometry;
+
+namespace Dekoro.Core.Documents;
+
+/// <summary>The content of a page: what was decided, never what was computed.</summary>
+public sealed record Document(ImmutableArray<Block> Blocks)
+{
+    /// <summary>Of what <see cref="DocumentReader"/> reads.</summary>
+    public const int SchemaVersion = 1;
+
+    public static Document Empty { get; } = new([]);
+
+    public IEnumerable<FigureBlock> Figures => Blocks.OfType<FigureBlock>();
+}
+
+/// <summary>A piece of a page; <paramref name="Id"/> stays with it for good.</summary>
+public abstract record Block(string Id);
+
+public sealed record ParagraphBlock(string Id, ImmutableArray<Inline> Inlines) : Block(Id);
+
+/// <param name="Level">2 to 4; 1 is the page's own title.</param>
+public sealed record HeadingBlock(string Id, int Level, ImmutableArray<Inline> Inlines) : Block(Id);
+
+/// <param name="Items">Each item is a list of blocks.</param>
+public sealed record ListBlock(string Id, bool Ordered, ImmutableArray<ImmutableArray<Block>> Items) : Block(Id);
+
+public sealed record QuoteBlock(string Id, ImmutableArray<Block> Blocks) : Block(Id);
+
+public sealed record RuleBlock(string Id) : Block(Id);
+
+public abstract record Inline;
+
+/// <param name="Link">As it is written in the document (see <c>LinkReader</c>); null for none.</param>
+public sealed record TextRun(string Text, bool Bold = false, bool Italic = false, string? Link = null) : Inline;
+
+public sealed record LineBreak : Inline;
+
+/// <summary>A picture standing among the words.</summary>
+/// <param name="Shape">Null: as is.</param>
+public sealed record FigureBlock(
+    string Id, string AssetId, FigureSize Size, Side Side, bool TextBeside, AspectRatio? Shape, AltChoice Alt, CaptionChoice Caption, LinkChoice Link)
+    : Block(Id);
+
+public enum SizeRole { Third, Half, Column, Wide, Edge }
+
+public enum Side { Left, Centre, Right }
+
+/// <summary>How wide a figure stands: by its role on the site, or by a number of CSS px.</summary>
+public abstract record FigureSize
+{
+    private FigureSize() { }
+
+    public sealed record ByRole(SizeRole Role) : FigureSize;
+
+    public sealed record ByPx : FigureSize
+    {
+        public const int Least = 40, Most = 4000;
+
+        /// <exception cref="ArgumentOutOfRangeException">Outside 40 to 4000 px.</exception>
+        public ByPx(int cssPx)
+        {
+            ArgumentOutOfRangeException.ThrowIfLessThan(cssPx, Least);
+            ArgumentOutOfRangeException.ThrowIfGreaterThan(cssPx, Most);
+            CssPx = cssPx;
+        }
+
+        public int CssPx { get; }
+    }
+}
+
+/// <summary>The words read out in a picture's place.</summary>
+/// <param name="Own">For this place only; null takes the library's.</param>
+public sealed record AltChoice(bool Decorative, string? Own);
+
+public enum CaptionSource { None, Title, Caption, Description, Own }
+
+public sealed record CaptionChoice(CaptionSource Source, string Own = "");
+
+public enum FigureLinkKind { None, LargeFile, Page, Address }
+
+/// <param name="Target">A page's id or an address, as its kind asks; empty for the others.</param>
+public sealed record LinkChoice(FigureLinkKind Kind, string Target = "");

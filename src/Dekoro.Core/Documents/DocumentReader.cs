@@ -1,0 +1,260 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Dekoro.Core.Geometry;
+
+namespace Dekoro.Core.Documents;
+
+/// <param name="Path">Where in the JSON, as "content[2].attrs.size".</param>
+/// <param name="Sentence">What is wrong and what is allowed.</param>
+public sealed record DocumentError(string Path, string Sentence);
+
+/// <summary>A document, or everything that keeps the JSON from being one.</summary>
+public sealed record DocumentReading(Document? Document, ImmutableArray<DocumentError> Errors);
+
+/// <summary>
+/// Reads the editor's JSON (ProseMirror's node format) into typed records, and refuses what it does not know, naming the
+/// path. What does not show is taken out: runs of spaces become one, pieces without words or picture go.
+/// </summary>
+public sealed class DocumentReader
+{
+    private const int MostErrors = 20, MostDepth = 12, MostBlocks = 20_000, MostTextLength = 4_000_000;
+
+    private readonly List<DocumentError> _errors = [];
+    private readonly HashSet<string> _ids = [];
+    private int _blocks, _textLength, _made;
+
+    private DocumentReader() { }
+
+    public static DocumentReading Read(JsonElement json)
+    {
+        var reader = new DocumentReader();
+        if (json.ValueKind != JsonValueKind.Object || Type(json) != "doc")
+        {
+            reader.Refuse("", "A document is an object of type “doc” with a list “content”.");
+            return new(null, [.. reader._errors]);
+        }
+        var blocks = reader.Blocks(json, "", 0);
+        return reader._errors.Count > 0 ? new(null, [.. reader._errors]) : new(new Document(blocks), []);
+    }
+
+    private ImmutableArray<Block> Blocks(JsonElement parent, string path, int depth)
+    {
+        if (depth > MostDepth)
+        {
+            Refuse(path, $"Pieces stand inside each other more than {MostDepth} deep.");
+            return [];
+        }
+        var blocks = ImmutableArray.CreateBuilder<Block>();
+        foreach (var (node, at) in Children(parent, path))
+        {
+            if (_errors.Count >= MostErrors) break;
+            if (++_blocks > MostBlocks)
+            {
+                Refuse(at, $"A page holds at most {MostBlocks} pieces.");
+                break;
+            }
+            if (Block(node, at, depth) is { } block && !IsEmpty(block)) blocks.Add(block);
+        }
+        return blocks.ToImmutable();
+    }
+
+    private Block? Block(JsonElement node, string path, int depth)
+    {
+        switch (Type(node))
+        {
+            case "paragraph": return new ParagraphBlock(Id(node), Inlines(node, path));
+            case "heading": return new HeadingBlock(Id(node), Level(node, path), Inlines(node, path));
+            case "bulletList": return new ListBlock(Id(node), false, Items(node, path, depth));
+            case "orderedList": return new ListBlock(Id(node), true, Items(node, path, depth));
+            case "blockquote": return new QuoteBlock(Id(node), Blocks(node, path, depth + 1));
+            case "horizontalRule": return new RuleBlock(Id(node));
+            case "figure" when depth == 0: return Figure(node, path);
+            case "figure":
+                Refuse(path, "A picture stands between pieces of the page, not inside a list or a quote.");
+                return null;
+            default:
+                Refuse(path, $"A piece of the kind “{Type(node)}” is not known here.");
+                return null;
+        }
+    }
+
+    private ImmutableArray<ImmutableArray<Block>> Items(JsonElement list, string path, int depth)
+    {
+        var items = ImmutableArray.CreateBuilder<ImmutableArray<Block>>();
+        foreach (var (node, at) in Children(list, path))
+        {
+            if (Type(node) != "listItem") Refuse(at, "A list holds list items only.");
+            else if (Blocks(node, at, depth + 1) is { IsEmpty: false } blocks) items.Add(blocks);
+        }
+        return items.ToImmutable();
+    }
+
+    private FigureBlock? Figure(JsonElement node, string path)
+    {
+        var at = path + ".attrs.";
+        if (!node.TryGetProperty("attrs", out var attrs) || attrs.ValueKind != JsonValueKind.Object)
+        {
+            Refuse(path, "A figure says in “attrs” which picture it holds.");
+            return null;
+        }
+        var asset = Text(attrs, "asset", at, "", 64);
+        if (asset.Length == 0) Refuse(at + "asset", "A figure names its picture by id.");
+        AspectRatio? shape = null;
+        var shapeText = Text(attrs, "shape", at, "", 20);
+        if (shapeText.Length > 0)
+        {
+            if (AspectRatio.TryParse(shapeText, out var ratio) && ratio.Value is >= 0.05 and <= 20) shape = ratio;
+            else Refuse(at + "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
+        }
+        return new FigureBlock(Id(node), asset, Size(attrs, at), Choice(attrs, "side", at, Side.Centre),
+            Flag(attrs, "beside", at), shape,
+            new AltChoice(Flag(attrs, "decorative", at), OptionalText(attrs, "alt", at, 2000)),
+            new CaptionChoice(Choice(attrs, "captionSource", at, CaptionSource.None), Text(attrs, "caption", at, "", 5000)),
+            new LinkChoice(Choice(attrs, "linkKind", at, FigureLinkKind.None), Text(attrs, "linkTarget", at, "", 2000)));
+    }
+
+    private FigureSize Size(JsonElement attrs, string at)
+    {
+        if (attrs.TryGetProperty("size", out var size) && size.ValueKind == JsonValueKind.Number)
+        {
+            if (size.TryGetInt32(out var px) && px is >= FigureSize.ByPx.Least and <= FigureSize.ByPx.Most) return new FigureSize.ByPx(px);
+            Refuse(at + "size", $"A size in px is a whole number from {FigureSize.ByPx.Least} to {FigureSize.ByPx.Most}.");
+        }
+        return new FigureSize.ByRole(size.ValueKind == JsonValueKind.Number ? SizeRole.Column : Choice(attrs, "size", at, SizeRole.Column));
+    }
+
+    private ImmutableArray<Inline> Inlines(JsonElement parent, string path)
+    {
+        var inlines = new List<Inline>();
+        foreach (var (node, at) in Children(parent, path))
+        {
+            switch (Type(node))
+            {
+                case "text":
+                    var text = node.TryGetProperty("text", out var t) && t.ValueKind == JsonValueKind.String ? t.GetString()! : "";
+                    if ((_textLength += text.Length) > MostTextLength)
+                    {
+                        Refuse(at, $"A page holds at most {MostTextLength} characters.");
+                        return [];
+                    }
+                    if (text.Length > 0) inlines.Add(Marked(new TextRun(text), node, at));
+                    break;
+                case "hardBreak":
+                    inlines.Add(new LineBreak());
+                    break;
+                default:
+                    Refuse(at, $"“{Type(node)}” cannot stand inside a line.");
+                    break;
+            }
+        }
+        return Whitespace.Collapse(inlines);
+    }
+
+    private TextRun Marked(TextRun run, JsonElement node, string path)
+    {
+        if (!node.TryGetProperty("marks", out var marks) || marks.ValueKind != JsonValueKind.Array) return run;
+        var i = 0;
+        foreach (var mark in marks.EnumerateArray())
+        {
+            var at = $"{path}.marks[{i++}]";
+            switch (Type(mark))
+            {
+                case "bold": run = run with { Bold = true }; break;
+                case "italic": run = run with { Italic = true }; break;
+                case "link" when mark.TryGetProperty("attrs", out var attrs) && attrs.ValueKind == JsonValueKind.Object:
+                    run = run with { Link = Text(attrs, "href", at + ".attrs.", "", 2000) };
+                    break;
+                default: Refuse(at, $"Words cannot be marked “{Type(mark)}” here."); break;
+            }
+        }
+        return run;
+    }
+
+    private int Level(JsonElement node, string path)
+    {
+        if (node.TryGetProperty("attrs", out var attrs) && attrs.ValueKind == JsonValueKind.Object
+            && attrs.TryGetProperty("level", out var level) && level.ValueKind == JsonValueKind.Number
+            && level.TryGetInt32(out var n) && n is >= 2 and <= 4) return n;
+        Refuse(path + ".attrs.level", "A heading's level is 2, 3 or 4; the page's title is the first.");
+        return 2;
+    }
+
+    /// <summary>Ids that are missing, strange or taken are made anew, from a counter: the same JSON reads the same twice.</summary>
+    private string Id(JsonElement node)
+    {
+        if (node.TryGetProperty("attrs", out var attrs) && attrs.ValueKind == JsonValueKind.Object
+            && attrs.TryGetProperty("id", out var id) && id.ValueKind == JsonValueKind.String
+            && id.GetString() is { Length: > 0 and <= 40 } text
+            && text.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_') && _ids.Add(text)) return text;
+        string made;
+        do made = $"n{++_made}"; while (!_ids.Add(made));
+        return made;
+    }
+
+    private IEnumerable<(JsonElement Node, string Path)> Children(JsonElement parent, string path)
+    {
+        if (!parent.TryGetProperty("content", out var content) || content.ValueKind == JsonValueKind.Null) yield break;
+        var at = path.Length == 0 ? "content" : path + ".content";
+        if (content.ValueKind != JsonValueKind.Array)
+        {
+            Refuse(at, "Content is a list.");
+            yield break;
+        }
+        var i = 0;
+        foreach (var node in content.EnumerateArray())
+        {
+            var path1 = $"{at}[{i++}]";
+            if (node.ValueKind == JsonValueKind.Object) yield return (node, path1);
+            else Refuse(path1, "Each piece is an object with a type.");
+        }
+    }
+
+    private string Text(JsonElement attrs, string name, string at, string otherwise, int most) =>
+        OptionalText(attrs, name, at, most) ?? otherwise;
+
+    private string? OptionalText(JsonElement attrs, string name, string at, int most)
+    {
+        if (!attrs.TryGetProperty(name, out var value) || value.ValueKind == JsonValueKind.Null) return null;
+        if (value.ValueKind != JsonValueKind.String) Refuse(at + name, "This is a text.");
+        else if (value.GetString()!.Length > most) Refuse(at + name, $"This text is longer than {most} characters: shorten it.");
+        else return value.GetString()!.Trim();
+        return null;
+    }
+
+    private bool Flag(JsonElement attrs, string name, string at)
+    {
+        if (!attrs.TryGetProperty(name, out var value) || value.ValueKind is JsonValueKind.Null or JsonValueKind.False) return false;
+        if (value.ValueKind != JsonValueKind.True) Refuse(at + name, "This is true or false.");
+        return true;
+    }
+
+    private T Choice<T>(JsonElement attrs, string name, string at, T otherwise) where T : struct, Enum
+    {
+        var text = Text(attrs, name, at, "", 40);
+        if (text.Length == 0) return otherwise;
+        foreach (var value in Enum.GetValues<T>())
+        {
+            if (DocumentWriter.Written(value) == text) return value;
+        }
+        Refuse(at + name, $"“{text}” is not one of {string.Join(", ", Enum.GetValues<T>().Select(DocumentWriter.Written))}.");
+        return otherwise;
+    }
+
+    private void Refuse(string path, string sentence)
+    {
+        if (_errors.Count < MostErrors) _errors.Add(new(path, sentence));
+    }
+
+    private static string Type(JsonElement node) =>
+        node.ValueKind == JsonValueKind.Object && node.TryGetProperty("type", out var type) && type.ValueKind == JsonValueKind.String
+            ? type.GetString()! : "";
+
+    private static bool IsEmpty(Block block) => block switch
+    {
+        ParagraphBlock p => p.Inlines.IsEmpty,
+        HeadingBlock h => h.Inlines.IsEmpty,
+        ListBlock l => l.Items.IsEmpty,
+        QuoteBlock q => q.Blocks.IsEmpty,
+        _ => false,
+    };
+}

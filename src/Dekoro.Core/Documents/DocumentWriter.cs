@@ -1,0 +1,65 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+
+namespace Dekoro.Core.Documents;
+
+/// <summary>Writes a document as the JSON that <see cref="DocumentReader"/> reads and the editor edits.</summary>
+public static class DocumentWriter
+{
+    public static JsonObject Write(Document document) => new()
+    {
+        ["type"] = "doc",
+        ["content"] = Array(document.Blocks.Select(Block)),
+    };
+
+    /// <summary>How a choice is written: as the enum says it, beginning small.</summary>
+    internal static string Written<T>(T value) where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
+
+    private static JsonNode Block(Block block) => block switch
+    {
+        ParagraphBlock p => Node("paragraph", p.Id, p.Inlines.Select(Inline)),
+        HeadingBlock h => Node("heading", h.Id, h.Inlines.Select(Inline), ("level", h.Level)),
+        ListBlock l => Node(l.Ordered ? "orderedList" : "bulletList", l.Id,
+            l.Items.Select(item => (JsonNode)new JsonObject { ["type"] = "listItem", ["content"] = Array(item.Select(Block)) })),
+        QuoteBlock q => Node("blockquote", q.Id, q.Blocks.Select(Block)),
+        RuleBlock r => Node("horizontalRule", r.Id, null),
+        FigureBlock f => Figure(f),
+        _ => throw new ArgumentException($"No way to write {block.GetType().Name}.", nameof(block)),
+    };
+
+    private static JsonObject Figure(FigureBlock f) => Node("figure", f.Id, null,
+        ("asset", f.AssetId),
+        ("size", f.Size is FigureSize.ByPx px ? px.CssPx : Written(((FigureSize.ByRole)f.Size).Role)),
+        ("side", Written(f.Side)),
+        ("beside", f.TextBeside),
+        ("shape", f.Shape?.ToString()),
+        ("alt", f.Alt.Own),
+        ("decorative", f.Alt.Decorative),
+        ("captionSource", Written(f.Caption.Source)),
+        ("caption", f.Caption.Own),
+        ("linkKind", Written(f.Link.Kind)),
+        ("linkTarget", f.Link.Target));
+
+    private static JsonObject Inline(Inline inline)
+    {
+        if (inline is not TextRun run) return new JsonObject { ["type"] = "hardBreak" };
+        var node = new JsonObject { ["type"] = "text", ["text"] = run.Text };
+        var marks = new JsonArray();
+        if (run.Bold) marks.Add(new JsonObject { ["type"] = "bold" });
+        if (run.Italic) marks.Add(new JsonObject { ["type"] = "italic" });
+        if (run.Link is not null) marks.Add(new JsonObject { ["type"] = "link", ["attrs"] = new JsonObject { ["href"] = run.Link } });
+        if (marks.Count > 0) node["marks"] = marks;
+        return node;
+    }
+
+    private static JsonObject Node(string type, string id, IEnumerable<JsonNode>? content, params (string Name, JsonNode? Value)[] attrs)
+    {
+        var written = new JsonObject { ["id"] = id };
+        foreach (var (name, value) in attrs) written[name] = value;
+        var node = new JsonObject { ["type"] = type, ["attrs"] = written };
+        if (content is not null) node["content"] = Array(content);
+        return node;
+    }
+
+    private static JsonArray Array(IEnumerable<JsonNode> nodes) => new([.. nodes]);
+}

@@ -1,0 +1,29 @@
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Planning;
+
+namespace Dekoro.Core.Library;
+
+/// <summary>The kinds of picture file that are taken in.</summary>
+public enum PictureFormat { Jpeg, Png, WebP, Avif, Gif, Svg, Tiff }
+
+/// <summary>The words kept with a picture; none is ever null.</summary>
+public sealed record Words(
+    string Title = "", string Alt = "", string Caption = "", string Description = "", string Credit = "", string Rights = "", string Folder = "");
+
+/// <summary>What the computation knows of a picture: measured once, when it comes in.</summary>
+/// <param name="Size">As seen, orientation applied.</param>
+/// <param name="Frames">1 for a still.</param>
+/// <param name="Bytes">Expected bytes of a WebP of the whole picture, by width.</param>
+/// <param name="Sharpness">Variance of the Laplacian over contrast on a 512 px copy; null until measured.</param>
+/// <param name="Keep">Keep area, drawn or guessed; null where there is none yet.</param>
+public sealed record PictureFacts(
+    string Id, string FileName, PictureFormat Format, PixelSize Size, bool HasAlpha, int Frames, long FileBytes,
+    BytesModel Bytes, double? Sharpness, KeepBox? Keep, Words Words)
+{
+    public bool IsAnimated => Frames > 1;
+
+    /// <summary>Drawn by the browser at any size from the one file.</summary>
+    public bool IsVector => Format == PictureFormat.Svg;
+
+    public KeepBox KeepOrMiddle => Keep ?? KeepBox.Middle;
+}

@@ -1,0 +1,33 @@
+using System.Globalization;
+using System.Text;
+using System.Text.RegularExpressions;
+
+namespace Dekoro.Core.Links;
+
+/// <summary>The part of an address that a title gives: small ASCII letters, digits and hyphens.</summary>
+public static partial class Slug
+{
+    public const int Most = 60;
+
+    /// <returns>Empty where the title holds no letter that has an ASCII form.</returns>
+    public static string Of(string title)
+    {
+        var ascii = new StringBuilder();
+        foreach (var c in title.Normalize(NormalizationForm.FormD).ToLowerInvariant())
+        {
+            if (CharUnicodeInfo.GetUnicodeCategory(c) == UnicodeCategory.NonSpacingMark || c is '\'' or '’') continue;
+            ascii.Append(c switch { 'ß' => "ss", 'æ' => "ae", 'ø' => "o", 'ł' => "l", _ when char.IsAsciiLetterOrDigit(c) => c.ToString(), _ => "-" });
+        }
+        var slug = Hyphens().Replace(ascii.ToString(), "-").Trim('-');
+        return slug.Length <= Most ? slug : slug[..Most].TrimEnd('-');
+    }
+
+    /// <summary>True for a path that a page may have: slugs with slashes between.</summary>
+    public static bool IsPath(string path) => path.Length <= 200 && Path().IsMatch(path);
+
+    [GeneratedRegex("-{2,}")]
+    private static partial Regex Hyphens();
+
+    [GeneratedRegex("^[a-z0-9]+(?:-[a-z0-9]+)*(?:/[a-z0-9]+(?:-[a-z0-9]+)*)*$")]
+    private static partial Regex Path();
+}

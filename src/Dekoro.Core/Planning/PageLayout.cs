@@ -1,0 +1,82 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Sites;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Planning;
+
+/// <summary>
+/// The structure every page of a site has, as slot widths: the page, its padded content, the column of text and the wider
+/// one pictures may take. The style sheet is written from the same figures, so that neither can drift from the other.
+/// </summary>
+public sealed class PageLayout
+{
+    /// <summary>Text beside a picture wants at least this many characters in a line.</summary>
+    public const int LeastCharactersBeside = 22;
+
+    /// <summary>Mean advance of running text, in em, until the site's own fonts are measured.</summary>
+    public const double MeanAdvanceEm = 0.5;
+
+    public PageLayout(SiteStyle style)
+    {
+        Style = style;
+        Page = SlotWidth.Viewport;
+        Content = Page.Inset(style.PaddingPx, style.Classes);
+        Column = Content.Cap(style.ColumnPx);
+        Wide = Content.Cap(style.WidePx);
+    }
+
+    public SiteStyle Style { get; }
+    public SlotWidth Page { get; }
+    public SlotWidth Content { get; }
+    public SlotWidth Column { get; }
+    public SlotWidth Wide { get; }
+
+    /// <summary>A third or half of the column, affine in it; on phones both take the whole column.</summary>
+    public PerClass<Affine> InColumn(SizeRole role) => role switch
+    {
+        SizeRole.Third => OnWiderScreens(1.0 / 3),
+        SizeRole.Half => OnWiderScreens(1.0 / 2),
+        _ => new(Affine.Container, Affine.Container, Affine.Container),
+    };
+
+    /// <summary>How wide a figure of a size stands, at every width.</summary>
+    public SlotWidth SlotOf(FigureSize size) => size switch
+    {
+        FigureSize.ByPx px => (px.CssPx > Style.ColumnPx ? Wide : Column).Cap(px.CssPx),
+        FigureSize.ByRole { Role: SizeRole.Edge } => Page,
+        FigureSize.ByRole { Role: SizeRole.Wide } => Wide,
+        FigureSize.ByRole role => SlotWidth.PerClass(InColumn(role.Role).Select((_, part) => Column.Within(part)), Style.Classes),
+        _ => throw new ArgumentException("Unknown size.", nameof(size)),
+    };
+
+    /// <summary>
+    /// Where text runs beside the figure: never on phones, and only where the narrowest screen of the class leaves
+    /// <see cref="LeastCharactersBeside"/> characters to a line.
+    /// </summary>
+    public PerClass<bool> BesideOf(FigureBlock figure)
+    {
+        var mayStandBeside = figure.TextBeside && figure.Side != Side.Centre && !BreaksOut(figure.Size)
+            && figure.Size is not FigureSize.ByRole { Role: SizeRole.Column };
+        var slot = SlotOf(figure.Size);
+        return new PerClass<bool>(false, true, true).Select((c, wideEnough) =>
+        {
+            var narrowest = Style.Classes.FromPx(c);
+            return wideEnough && mayStandBeside
+                && Column.At(narrowest) - slot.At(narrowest) - Style.GutterPx >= LeastCharactersBeside * MeanAdvanceEm * Style.TextPx;
+        });
+    }
+
+    /// <summary>Whether a figure of this size may stand wider than the column of text.</summary>
+    public bool BreaksOut(FigureSize size) => size switch
+    {
+        FigureSize.ByPx px => px.CssPx > Style.ColumnPx,
+        FigureSize.ByRole role => role.Role is SizeRole.Wide or SizeRole.Edge,
+        _ => false,
+    };
+
+    private PerClass<Affine> OnWiderScreens(double f)
+    {
+        var part = Affine.Part(f, Style.GutterPx);
+        return new(Affine.Container, part, part);
+    }
+}

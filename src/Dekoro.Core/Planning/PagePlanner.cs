@@ -1,0 +1,176 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Links;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Planning;
+
+/// <summary>document + style + facts → <see cref="PagePlan"/>. Decides once; every reader takes it from there.</summary>
+public static class PagePlanner
+{
+    /// <summary>The widest file a click on a picture opens, px.</summary>
+    public const int LargeFilePx = 2560;
+
+    /// <summary>Where the page's pictures stand, before any ladder is chosen.</summary>
+    public static ImmutableArray<Place> PlacesOf(PageSource page, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures) =>
+    [
+        .. page.Document.Figures
+            .Where(f => pictures.ContainsKey(f.AssetId))
+            .Select(f => new Place(page.Id, f.Id, f.AssetId, CutOf(f, pictures[f.AssetId]), layout.SlotOf(f.Size))),
+    ];
+
+    public static PagePlan Plan(PageSource page, PlanFacts facts)
+    {
+        var layout = new PageLayout(facts.Style);
+        var places = PlacesOf(page, layout, facts.Pictures);
+        var ladders = places.Concat(facts.Elsewhere.Where(e => e.PageId != page.Id))
+            .ToLookup(p => (p.AssetId, p.Cut), p => p.Slot);
+        var loading = LoadingOf(page, facts, layout);
+        var notices = ImmutableArray.CreateBuilder<Notice>();
+        var links = ReadLinks(page, facts.Addresses, notices);
+        var figures = ImmutableDictionary.CreateBuilder<string, FigurePlan>();
+        foreach (var figure in page.Document.Figures)
+        {
+            if (!facts.Pictures.TryGetValue(figure.AssetId, out var picture))
+            {
+                notices.Add(new(figure.Id, "The picture that stood here is no longer in the library: choose another, or take the place out.", true));
+                continue;
+            }
+            var place = places.First(p => p.BlockId == figure.Id);
+            var ladder = LadderOf(picture, place.Cut, ladders[(picture.Id, place.Cut)], facts.Style.Devices);
+            figures.Add(figure.Id, FigureOf(figure, picture, place, ladder, loading[figure.Id], layout, facts, notices));
+        }
+        var planned = figures.ToImmutable();
+        return new PagePlan(page, layout, planned, links, notices.ToImmutable(), WeightsOf(planned.Values));
+    }
+
+    /// <summary>What a figure shows of its picture: its shape, steered by the keep area, or the whole.</summary>
+    public static Cut CutOf(FigureBlock figure, PictureFacts picture) => figure.Shape is { } shape
+        ? Cut.To(shape, picture.Size, picture.KeepOrMiddle)
+        : Cut.Whole(picture.Size);
+
+    /// <summary>The widths of a cut that serve all these slots.</summary>
+    public static Ladder LadderOf(PictureFacts picture, Cut cut, IEnumerable<SlotWidth> slots, DeviceProfile devices) =>
+        Ladder.Choose([.. slots.Select(s => Ladder.DemandsOf(s, devices, cut.Width))], BytesOf(picture, cut));
+
+    private static BytesModel BytesOf(PictureFacts picture, Cut cut) =>
+        picture.Bytes.ForCut((double)cut.Height / cut.Width, (double)picture.Size.Height / picture.Size.Width);
+
+    private static FigurePlan FigureOf(
+        FigureBlock figure, PictureFacts picture, Place place, Ladder ladder, Loading loading, PageLayout layout, PlanFacts facts,
+        ImmutableArray<Notice>.Builder notices)
+    {
+        var style = facts.Style;
+        var cut = place.Cut;
+        var bytes = BytesOf(picture, cut);
+        var fits = new PerClass<int>().Select((c, _) =>
+            Fit.Of(c, place.Slot, cut, picture.Size, picture.Sharpness, ladder.WidthsPx, bytes, style.Devices, style.Classes));
+        if (picture.IsVector) fits = fits.Select((_, fit) => fit with { Word = FitWord.Sharp, Reason = FitReason.None });
+        var loss = figure.Shape is null || picture.Keep is null ? default : cut.LossFrom(picture.Keep.Value, picture.Size);
+        var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
+        if (!figure.Alt.Decorative && alt.Length == 0)
+            notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
+        var caption = figure.Caption.Source switch
+        {
+            CaptionSource.Title => picture.Words.Title,
+            CaptionSource.Caption => picture.Words.Caption,
+            CaptionSource.Description => picture.Words.Description,
+            CaptionSource.Own => figure.Caption.Own,
+            _ => "",
+        };
+        return new FigurePlan(figure, picture, cut, loss, place.Slot, layout.BesideOf(figure), ladder, FormatsOf(picture, cut),
+            loading, fits, alt, caption, LinkOf(figure, facts.Addresses, notices), LargeFileOf(figure, picture));
+    }
+
+    private static ImmutableArray<OutputFormat> FormatsOf(PictureFacts picture, Cut cut) => picture switch
+    {
+        { IsVector: true } when cut.IsWholeOf(picture.Size) => [OutputFormat.Svg],
+        { IsAnimated: true } => [OutputFormat.WebP, OutputFormat.Gif],
+        { HasAlpha: true } => [OutputFormat.Avif, OutputFormat.WebP, OutputFormat.Png],
+        _ => [OutputFormat.Avif, OutputFormat.WebP, OutputFormat.Jpeg],
+    };
+
+    private static PlannedFile? LargeFileOf(FigureBlock figure, PictureFacts picture)
+    {
+        if (figure.Link.Kind != FigureLinkKind.LargeFile) return null;
+        var whole = Cut.Whole(picture.Size);
+        var format = FormatsOf(picture, whole)[^1];
+        return new(picture.Id, whole, format == OutputFormat.Svg ? 0 : Math.Min(LargeFilePx, picture.Size.Width), format);
+    }
+
+    private static Link? LinkOf(FigureBlock figure, SiteAddresses addresses, ImmutableArray<Notice>.Builder notices)
+    {
+        var written = figure.Link.Kind switch
+        {
+            FigureLinkKind.Page => Link.Page.Scheme + figure.Link.Target,
+            FigureLinkKind.Address => figure.Link.Target,
+            _ => null,
+        };
+        if (written is null) return null;
+        var reading = LinkReader.Read(written, addresses);
+        if (reading.Error is not null) notices.Add(new(figure.Id, reading.Error));
+        return reading.Link;
+    }
+
+    private static ImmutableDictionary<string, LinkReading> ReadLinks(PageSource page, SiteAddresses addresses, ImmutableArray<Notice>.Builder notices)
+    {
+        var links = ImmutableDictionary.CreateBuilder<string, LinkReading>();
+        foreach (var (block, run) in page.Document.Blocks.SelectMany(TextOf))
+        {
+            if (run.Link is null || links.ContainsKey(run.Link)) continue;
+            var reading = LinkReader.Read(run.Link, addresses);
+            links.Add(run.Link, reading);
+            if (reading.Error is not null) notices.Add(new(block.Id, $"The link on “{run.Text.Trim()}” leads nowhere. {reading.Error}"));
+        }
+        return links.ToImmutable();
+    }
+
+    private static IEnumerable<(Block Block, TextRun Run)> TextOf(Block block) => block switch
+    {
+        ParagraphBlock p => p.Inlines.OfType<TextRun>().Select(r => (block, r)),
+        HeadingBlock h => h.Inlines.OfType<TextRun>().Select(r => (block, r)),
+        ListBlock l => l.Items.SelectMany(item => item.SelectMany(TextOf)),
+        QuoteBlock q => q.Blocks.SelectMany(TextOf),
+        _ => [],
+    };
+
+    /// <summary>
+    /// What begins in a class's first screen is fetched at once; of those, the largest on the class with the most visits
+    /// goes first.
+    /// </summary>
+    private static Dictionary<string, Loading> LoadingOf(PageSource page, PlanFacts facts, PageLayout layout)
+    {
+        var style = facts.Style;
+        var result = page.Document.Figures.ToDictionary(f => f.Id, _ => Loading.Later);
+        AspectRatio? ShapeOf(FigureBlock f) => facts.Pictures.TryGetValue(f.AssetId, out var p) ? CutOf(f, p).Shape : null;
+        var byVisits = WidthClasses.All.OrderByDescending(c => style.Devices.In(c, style.Classes).Sum(d => d.Share));
+        string? first = null;
+        foreach (var c in byVisits)
+        {
+            var tops = PageFlow.Tops(page.Document, ShapeOf, layout, c);
+            var inView = page.Document.Figures.Where(f => tops[f.Id] < style.FirstScreenPx[c]).ToList();
+            foreach (var f in inView) result[f.Id] = Loading.AtOnce;
+            first ??= inView.MaxBy(f => AreaAt(f, c))?.Id;
+        }
+        if (first is not null) result[first] = Loading.First;
+        return result;
+
+        double AreaAt(FigureBlock f, WidthClass c)
+        {
+            var w = layout.SlotOf(f.Size).At(style.Classes.ReferencePx[c]);
+            return w * w / (ShapeOf(f)?.Value ?? 1.5);
+        }
+    }
+
+    private static PerClass<Weight> WeightsOf(IEnumerable<FigurePlan> figures)
+    {
+        var list = figures.ToList();
+        return new PerClass<int>().Select((c, _) => new Weight(
+            list.Where(f => f.Loading != Loading.Later).Sum(f => BytesIn(f, c)),
+            list.Where(f => f.Loading == Loading.Later).Sum(f => BytesIn(f, c))));
+
+        static double BytesIn(FigurePlan f, WidthClass c) => f.IsUnchanged ? f.Picture.FileBytes : f.Fits[c].ExpectedBytes;
+    }
+}

@@ -1,0 +1,69 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Links;
+using Dekoro.Core.Sites;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Planning;
+
+/// <param name="Path">Its address under the site, without slashes at the ends; "" is the front page.</param>
+public sealed record PageSource(string Id, string Title, string Path, string Summary, Document Document);
+
+/// <summary>The facts a plan is made with, beside the page itself.</summary>
+/// <param name="Elsewhere">The slots in which a picture's cut stands on the other pages of the site.</param>
+public sealed record PlanFacts(
+    SiteStyle Style, IReadOnlyDictionary<string, PictureFacts> Pictures, SiteAddresses Addresses, IReadOnlyList<Place> Elsewhere);
+
+/// <summary>A picture standing somewhere: what a ladder needs to know of it.</summary>
+public sealed record Place(string PageId, string BlockId, string AssetId, Cut Cut, SlotWidth Slot);
+
+public enum OutputFormat { Avif, WebP, Jpeg, Png, Gif, Svg }
+
+/// <summary>One file that a page asks for. Equal values are the same file.</summary>
+/// <param name="WidthPx">Of the output; 0 for a file given out unchanged.</param>
+public sealed record PlannedFile(string AssetId, Cut Cut, int WidthPx, OutputFormat Format)
+{
+    public bool IsUnchanged => WidthPx == 0;
+}
+
+/// <summary>When a browser fetches a picture: first of all, at once, or on scrolling near.</summary>
+public enum Loading { First, AtOnce, Later }
+
+/// <summary>Everything decided about one placed picture; markup, fit, checks and weight read it from here.</summary>
+/// <param name="Alt">Empty for a decorative picture.</param>
+/// <param name="Link">Where the picture leads; null for nowhere or the large file.</param>
+/// <param name="LargeFile">The file opened by a click, where that is set.</param>
+/// <param name="Formats">In the order in which they are offered, the one every browser reads last.</param>
+public sealed record FigurePlan(
+    FigureBlock Block, PictureFacts Picture, Cut Cut, KeepLoss Loss, SlotWidth Slot, PerClass<bool> Beside, Ladder Ladder,
+    ImmutableArray<OutputFormat> Formats, Loading Loading, PerClass<Fit> Fits, string Alt, string Caption, Link? Link, PlannedFile? LargeFile)
+{
+    public bool IsUnchanged => Formats is [OutputFormat.Svg];
+
+    public IEnumerable<PlannedFile> FilesIn(OutputFormat format) => IsUnchanged
+        ? [new(Picture.Id, Cut, 0, format)]
+        : Ladder.WidthsPx.Select(w => new PlannedFile(Picture.Id, Cut, w, format));
+
+    public IEnumerable<PlannedFile> Files => Formats.SelectMany(FilesIn).Concat(LargeFile is null ? [] : [LargeFile]);
+
+    public Place PlaceOn(string pageId) => new(pageId, Block.Id, Picture.Id, Cut, Slot);
+}
+
+/// <summary>Something a person should know about a piece of the page.</summary>
+/// <param name="Blocks">True where it keeps the piece from being published.</param>
+public sealed record Notice(string BlockId, string Sentence, bool Blocks = false);
+
+/// <summary>Bytes of pictures on the commonest device of a class.</summary>
+/// <param name="AtOnce">Fetched when the page opens.</param>
+/// <param name="Later">Fetched on scrolling.</param>
+public readonly record struct Weight(double AtOnce, double Later)
+{
+    public double All => AtOnce + Later;
+}
+
+/// <summary>The plan of one page: what every reader of it needs, worked out once.</summary>
+public sealed record PagePlan(
+    PageSource Page, PageLayout Layout, ImmutableDictionary<string, FigurePlan> Figures,
+    ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights);

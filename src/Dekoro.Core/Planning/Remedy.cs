@@ -1,0 +1,52 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Planning;
+
+/// <summary>What to do about a picture that is not sharp in its place.</summary>
+/// <param name="Size">The size that would be sharp everywhere, where one would.</param>
+/// <param name="WholePicture">True where leaving the cut out would do.</param>
+public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePicture = false)
+{
+    /// <returns>Null where the picture is sharp on every class of screen.</returns>
+    public static Remedy? For(FigurePlan figure, PageLayout layout)
+    {
+        var worst = WidthClasses.All.Select(c => figure.Fits[c]).Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density);
+        if (worst is null) return null;
+        var at = worst.Class.ToString().ToLowerInvariant();
+        if (worst.Reason == FitReason.Blurred) return new("The picture itself is blurred: no size mends that, so choose another.");
+        if (worst.Reason == FitReason.CutTooTight)
+            return new($"The cut keeps {figure.Cut.Width} of {figure.Picture.Size.Width} px; the whole picture would be sharp on {at}.", WholePicture: true);
+        return LargestSharp(figure, layout) is { } role
+            ? new($"{Capital(NameOf(role))} would be sharp everywhere.", role)
+            : new($"The file is {figure.Picture.Size.Width} px wide; on {at} it takes {SharpFileWidth(worst, figure)} px to be sharp here.");
+    }
+
+    public static string NameOf(SizeRole role) => role switch
+    {
+        SizeRole.Third => "a third",
+        SizeRole.Half => "half",
+        SizeRole.Column => "the column",
+        SizeRole.Wide => "wide",
+        _ => "edge to edge",
+    };
+
+    /// <summary>The cut keeps its share of the picture, so the file must grow by as much as the cut.</summary>
+    private static int SharpFileWidth(Fit worst, FigurePlan figure) =>
+        (int)Math.Ceiling((double)worst.SharpFromPx * figure.Picture.Size.Width / figure.Cut.Width);
+
+    private static SizeRole? LargestSharp(FigurePlan figure, PageLayout layout)
+    {
+        foreach (var role in Enum.GetValues<SizeRole>().Reverse())
+        {
+            var slot = layout.SlotOf(new FigureSize.ByRole(role));
+            var sharp = WidthClasses.All.All(c => Fit.Of(c, slot, figure.Cut, figure.Picture.Size, figure.Picture.Sharpness,
+                figure.Ladder.WidthsPx, figure.Picture.Bytes, layout.Style.Devices, layout.Style.Classes).Word == FitWord.Sharp);
+            if (sharp) return role;
+        }
+        return null;
+    }
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+}

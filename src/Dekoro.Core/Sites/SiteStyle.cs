@@ -1,0 +1,31 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Sites;
+
+/// <summary>What is set once for the whole site and computed everywhere. Lengths in CSS px.</summary>
+public sealed record SiteStyle
+{
+    public string Name { get; init; } = "New site";
+    public string Language { get; init; } = "en";
+    public WidthClasses Classes { get; init; } = WidthClasses.Standard;
+    public DeviceProfile Devices { get; init; } = DeviceProfile.Standard;
+    public PerClass<double> PaddingPx { get; init; } = new(16, 32, 32);
+    public double ColumnPx { get; init; } = 720;
+    public double WidePx { get; init; } = 1080;
+    public double GutterPx { get; init; } = 24;
+    public double TextPx { get; init; } = 18;
+    public double LineHeight { get; init; } = 1.6;
+
+    /// <summary>What a browser leaves free of each screen, CSS px of height.</summary>
+    public PerClass<int> FirstScreenPx { get; init; } = new(700, 760, 652);
+
+    public SiteColours Colours { get; init; } = new();
+
+    /// <summary>The shapes offered for cuts, beside "as is".</summary>
+    public ImmutableArray<string> Shapes { get; init; } = ["3:2", "16:9", "1:1", "4:5"];
+}
+
+/// <summary>The public site's colours, as CSS hexadecimal notation.</summary>
+public sealed record SiteColours(
+    string Paper = "#fdfcf8", string Ink = "#1d2530", string Quiet = "#4d5866", string Bar = "#143c58", string BarInk = "#ffffff", string Link = "#8a3b12");

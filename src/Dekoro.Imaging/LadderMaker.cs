@@ -1,0 +1,127 @@
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Planning;
+using NetVips;
+
+namespace Dekoro.Imaging;
+
+/// <summary>One output of a ladder: how wide, in which format, and where it goes.</summary>
+public sealed record LadderStep(int WidthPx, OutputFormat Format, int Quality, string Path);
+
+/// <summary>
+/// Makes the files of a ladder from one decode: the source is shrunk while it loads to the widest step, the smaller ones
+/// are made from that, and the encoders run on all cores.
+/// </summary>
+public static class LadderMaker
+{
+    /// <param name="source">The original as kept.</param>
+    /// <param name="size">Of the original, orientation applied.</param>
+    /// <param name="animated">All frames are kept.</param>
+    /// <exception cref="RefusedFileException">The source does not decode, or time ran out.</exception>
+    public static void Make(string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop = default)
+    {
+        Vips.EnsureReady();
+        if (steps.Count == 0) return;
+        try
+        {
+            MakeAll(source, size, cut, animated, steps, credit, rights, stop);
+        }
+        catch (Exception e) when (e is VipsException or AggregateException { InnerException: VipsException })
+        {
+            throw new RefusedFileException($"This picture could not be made into its files: {e.Message}");
+        }
+    }
+
+    private static void MakeAll(string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop)
+    {
+        using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
+        timed.CancelAfter(Limits.MostTime);
+        using var widest = Decode(source, size, cut, steps.Max(s => s.WidthPx), animated, timed.Token);
+        var bySize = steps.GroupBy(s => s.WidthPx).OrderByDescending(g => g.Key)
+            .Select(g => (Width: g.Key, Steps: g.ToList())).ToList();
+        // The widest and slowest first, so that no core is left with one long encoding at the end.
+        Parallel.ForEach(bySize, new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount, CancellationToken = timed.Token }, group =>
+        {
+            using var image = Resized(widest, group.Width, cut, animated);
+            foreach (var step in group.Steps) Encode(image, step, credit, rights);
+        });
+    }
+
+    /// <summary>The cut of the source at a width, in memory, in sRGB, upright, without metadata.</summary>
+    internal static Image Decode(string source, PixelSize size, Cut cut, int widthPx, bool animated, CancellationToken stop)
+    {
+        var scale = (double)widthPx / cut.Width;
+        var wholeWidth = Math.Max(1, (int)Math.Round(size.Width * scale));
+        using var whole = Image.Thumbnail(animated ? source + "[n=-1]" : source, wholeWidth, height: 100_000, size: Enums.Size.Both,
+            outputProfile: "srgb", inputProfile: "srgb", intent: Enums.Intent.Relative, failOn: Enums.FailOn.Truncated);
+        Vips.LimitTime(whole, stop);
+        using var upright = cut.IsWholeOf(size) ? whole.Copy() : CutOut(whole, cut, scale, widthPx, animated);
+        return Bare(upright).CopyMemory();
+    }
+
+    private static Image CutOut(Image whole, Cut cut, double scale, int widthPx, bool animated)
+    {
+        var height = Math.Max(1, (int)Math.Round(cut.Height * scale));
+        if (!animated) return Crop(whole);
+        var pageHeight = whole.PageHeight;
+        var frames = Enumerable.Range(0, whole.Height / pageHeight).Select(i => Crop(whole.Crop(0, i * pageHeight, whole.Width, pageHeight))).ToArray();
+        return Image.Arrayjoin(frames, across: 1).Mutate(m => m.Set(GValue.GIntType, "page-height", frames[0].Height));
+
+        Image Crop(Image image)
+        {
+            var (w, h) = (Math.Min(widthPx, image.Width), Math.Min(height, image.Height));
+            return image.Crop(
+                Math.Clamp((int)Math.Round(cut.X * scale), 0, image.Width - w), Math.Clamp((int)Math.Round(cut.Y * scale), 0, image.Height - h), w, h);
+        }
+    }
+
+    private static Image Resized(Image widest, int widthPx, Cut cut, bool animated)
+    {
+        if (widthPx == widest.Width) return widest.Copy();
+        if (animated) return widest.ThumbnailImage(widthPx, height: 100_000);
+        var height = Math.Max(1, (int)Math.Round((double)widthPx * cut.Height / cut.Width));
+        using var premultiplied = widest.HasAlpha() ? widest.Premultiply() : widest.Copy();
+        using var resized = premultiplied.Resize((double)widthPx / widest.Width, vscale: (double)height / widest.Height);
+        return resized.HasAlpha() ? resized.Unpremultiply().Cast(Enums.BandFormat.Uchar) : resized.Copy();
+    }
+
+    /// <summary>Nothing of the file's own metadata goes out: no location, serial number, maker's note or thumbnail.</summary>
+    private static Image Bare(Image image) => image.Mutate(m =>
+    {
+        foreach (var field in image.GetFields())
+        {
+            if (field.StartsWith("exif-", StringComparison.Ordinal) || field is "exif-data" or "xmp-data" or "iptc-data" or "photoshop-data" or "icc-profile-data" or "orientation")
+                m.Remove(field);
+        }
+    });
+
+    private static void Encode(Image image, LadderStep step, string credit, string rights)
+    {
+        using var signed = credit.Length + rights.Length == 0 ? image.Copy() : image.Mutate(m =>
+        {
+            if (credit.Length > 0) m.Set(GValue.GStrType, "exif-ifd0-Artist", credit);
+            if (rights.Length > 0) m.Set(GValue.GStrType, "exif-ifd0-Copyright", rights);
+        });
+        var keep = credit.Length + rights.Length == 0 ? Enums.ForeignKeep.None : Enums.ForeignKeep.Exif;
+        switch (step.Format)
+        {
+            case OutputFormat.Avif:
+                signed.Heifsave(step.Path, q: step.Quality, compression: Enums.ForeignHeifCompression.Av1, effort: 2, keep: keep);
+                break;
+            case OutputFormat.WebP:
+                signed.Webpsave(step.Path, q: step.Quality, effort: 4, keep: keep);
+                break;
+            case OutputFormat.Jpeg:
+                using (var opaque = signed.HasAlpha() ? signed.Flatten(background: [255.0]) : signed.Copy())
+                    opaque.Jpegsave(step.Path, q: step.Quality, optimizeCoding: true, interlace: true, keep: keep);
+                break;
+            case OutputFormat.Png:
+                signed.Pngsave(step.Path, compression: 8, keep: keep);
+                break;
+            case OutputFormat.Gif:
+                signed.Gifsave(step.Path, effort: 5, keep: Enums.ForeignKeep.None);
+                break;
+            default:
+                throw new ArgumentOutOfRangeException(nameof(step), step.Format, "This format is given out unchanged.");
+        }
+    }
+}

@@ -1,0 +1,24 @@
+namespace Dekoro.Publishing;
+
+/// <summary>Files a published site carries beside its pages and pictures: fonts and the fixed part of the style sheet.</summary>
+public static class Assets
+{
+    public static IReadOnlyList<string> Fonts { get; } = ["newsreader-latin-wght-normal.woff2", "newsreader-latin-wght-italic.woff2"];
+
+    public static byte[] Bytes(string name)
+    {
+        using var stream = Open(name);
+        using var buffer = new MemoryStream();
+        stream.CopyTo(buffer);
+        return buffer.ToArray();
+    }
+
+    internal static string Text(string name)
+    {
+        using var reader = new StreamReader(Open(name));
+        return reader.ReadToEnd();
+    }
+
+    private static Stream Open(string name) =>
+        typeof(Assets).Assembly.GetManifestResourceStream($"Dekoro.Publishing.Assets.{name}") ?? throw new FileNotFoundException(name);
+}

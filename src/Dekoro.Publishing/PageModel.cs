@@ -1,0 +1,41 @@
+using Dekoro.Core.Links;
+using Dekoro.Core.Planning;
+
+namespace Dekoro.Publishing;
+
+/// <param name="Path">Under the site, "" for the front page.</param>
+public sealed record MenuEntry(string PageId, string Title, string Path, string Summary);
+
+/// <summary>What stands on every page of the site.</summary>
+public sealed record SiteFrame(string Name, string Language, IReadOnlyList<MenuEntry> Menu, IReadOnlyList<MenuEntry> Posts);
+
+/// <summary>Where a page finds its files: the public site names planned files, a proof the fixed proof widths.</summary>
+public interface IFileAddresses
+{
+    /// <summary>Address of one output file, as it is written into the page at <paramref name="root"/>.</summary>
+    string AddressOf(PlannedFile file, string root);
+
+    /// <summary>The formats and widths offered for a figure, in the order of its <c>source</c> elements.</summary>
+    IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure);
+}
+
+/// <summary>Everything the views need to write one page.</summary>
+/// <param name="Root">From the page to the site's root: "./", "../", "../../".</param>
+/// <param name="IsProof">A proof follows links into other proofs and is never indexed.</param>
+public sealed record PageModel(PagePlan Plan, SiteFrame Frame, IFileAddresses Files, string Root, bool IsProof)
+{
+    public static string RootOf(string path) =>
+        path.Length == 0 ? "./" : string.Concat(Enumerable.Repeat("../", path.Count(c => c == '/') + 1));
+
+    public bool IsFront => Plan.Page.Path.Length == 0;
+
+    public string HrefOf(MenuEntry entry) => IsProof ? $"/proof/{entry.PageId}" : Root + (entry.Path.Length == 0 ? "" : entry.Path + "/");
+
+    /// <summary>The address of a link; null where it leads to a page that is not public.</summary>
+    public string? HrefOf(Link link)
+    {
+        if (link is not Link.Page page) return link.Written;
+        var entry = Frame.Menu.Concat(Frame.Posts).FirstOrDefault(e => e.PageId == page.PageId);
+        return entry is null ? null : HrefOf(entry) + (page.Fragment is null ? "" : "#" + page.Fragment);
+    }
+}

@@ -1,0 +1,51 @@
+using Dekoro.Core.Documents;
+using Dekoro.Publishing.Views;
+using Microsoft.AspNetCore.Components;
+using Microsoft.AspNetCore.Components.Web;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Logging;
+using Microsoft.Extensions.Logging.Abstractions;
+
+namespace Dekoro.Publishing;
+
+/// <summary>The one place where markup is made: the public page, the proof and the desk's fragments come from here.</summary>
+public sealed class Renderer : IAsyncDisposable
+{
+    private readonly ServiceProvider _services = new ServiceCollection().AddSingleton<ILoggerFactory, NullLoggerFactory>().BuildServiceProvider();
+    private readonly HtmlRenderer _html;
+
+    public Renderer() => _html = new HtmlRenderer(_services, NullLoggerFactory.Instance);
+
+    /// <summary>A whole page as HTML.</summary>
+    /// <param name="styleVersion">Appended to the style sheet's address, so that a new one is fetched; may be empty.</param>
+    public Task<string> PageAsync(PageModel model, string styleVersion) => RenderAsync<PageView>(new()
+    {
+        [nameof(PageView.Model)] = model,
+        [nameof(PageView.StyleVersion)] = styleVersion,
+    });
+
+    /// <summary>Every block by itself, in the order of the page: what the desk draws and the phone proof shows.</summary>
+    public async Task<IReadOnlyList<(string BlockId, string Html)>> BlocksAsync(PageModel model)
+    {
+        var blocks = new List<(string, string)>();
+        foreach (var block in model.Plan.Page.Document.Blocks)
+        {
+            blocks.Add((block.Id, (await RenderAsync<BlocksView>(new()
+            {
+                [nameof(BlocksView.Model)] = model,
+                [nameof(BlocksView.Blocks)] = (System.Collections.Immutable.ImmutableArray<Block>)[block],
+            })).Trim()));
+        }
+        return blocks;
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        await _html.DisposeAsync();
+        await _services.DisposeAsync();
+    }
+
+    private Task<string> RenderAsync<TView>(Dictionary<string, object?> parameters) where TView : IComponent =>
+        _html.Dispatcher.InvokeAsync(async () =>
+            (await _html.RenderComponentAsync<TView>(ParameterView.FromDictionary(parameters))).ToHtmlString());
+}

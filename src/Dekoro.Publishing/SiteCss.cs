@@ -1,0 +1,66 @@
+using System.Globalization;
+using System.Text;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Publishing;
+
+/// <summary>
+/// The site's style sheet: the fixed part, and every length written from the same <see cref="PageLayout"/> that the slots
+/// are computed with.
+/// </summary>
+public static class SiteCss
+{
+    public static string Write(PageLayout layout)
+    {
+        var (style, colours) = (layout.Style, layout.Style.Colours);
+        var css = new StringBuilder();
+        css.AppendLine(CultureInfo.InvariantCulture, $$"""
+            @font-face { font-family: "Newsreader Variable"; src: url("newsreader-latin-wght-normal.woff2") format("woff2"); font-weight: 200 800; font-style: normal; font-display: optional; }
+            @font-face { font-family: "Newsreader Variable"; src: url("newsreader-latin-wght-italic.woff2") format("woff2"); font-weight: 200 800; font-style: italic; font-display: optional; }
+            :root { --paper: {{colours.Paper}}; --ink: {{colours.Ink}}; --quiet: {{colours.Quiet}}; --bar: {{colours.Bar}}; --bar-ink: {{colours.BarInk}}; --link: {{colours.Link}}; --face: "Newsreader Variable", Georgia, "Times New Roman", serif; --pad: {{Px(style.PaddingPx.Phone)}}; }
+            body { font-size: {{Number(style.TextPx / 16)}}rem; line-height: {{Number(style.LineHeight)}}; }
+            """);
+        css.Append(Assets.Text("site.css"));
+        css.AppendLine(CultureInfo.InvariantCulture, $$"""
+            .column { padding-inline: max(var(--pad), calc((100% - {{Px(style.ColumnPx)}}) / 2)); }
+            .bar, .foot { padding-inline: max(var(--pad), calc((100% - {{Px(style.WidePx)}}) / 2)); }
+            .fig-px { width: min(var(--px), 100%); }
+            .fig-out { --w: min(var(--px), calc(100cqi - 2 * var(--pad))); width: var(--w); margin-inline: calc((100% - var(--w)) / 2); }
+            .fig-wide { --px: {{Px(style.WidePx)}}; }
+            .fig-px.fig-out { --w: min(var(--px), {{Px(style.WidePx)}}, calc(100cqi - 2 * var(--pad))); width: var(--w); }
+            .fig-edge { width: 100cqi; margin-inline: calc((100% - 100cqi) / 2); }
+            """);
+        foreach (var c in WidthClasses.All)
+        {
+            css.AppendLine(CultureInfo.InvariantCulture, $$"""
+                {{Media(c, style.Classes)}} {
+                  :root { --pad: {{Px(style.PaddingPx[c])}}; }
+                  .fig-third { width: {{layout.InColumn(SizeRole.Third)[c].ToCss("%")}}; }
+                  .fig-half { width: {{layout.InColumn(SizeRole.Half)[c].ToCss("%")}}; }
+                  .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
+                  .beside-{{Name(c)}}.side-left { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
+                  .beside-{{Name(c)}}.side-right { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }
+                }
+                """);
+        }
+        return css.ToString();
+    }
+
+    internal static string Name(WidthClass c) => c.ToString().ToLowerInvariant();
+
+    private static string Media(WidthClass c, WidthClasses classes)
+    {
+        var next = c switch { WidthClass.Phone => classes.TabletFromPx, WidthClass.Tablet => classes.DesktopFromPx, _ => 0 };
+        return (classes.FromPx(c), next) switch
+        {
+            (0, _) => $"@media (width < {next}px)",
+            (var from, 0) => $"@media (min-width: {from}px)",
+            (var from, _) => $"@media ({from}px <= width < {next}px)",
+        };
+    }
+
+    private static string Px(double px) => Number(px) + "px";
+    private static string Number(double value) => value.ToString("0.######", CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,58 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Sites;
+using Dekoro.Server.Work;
+
+namespace Dekoro.Server.Demo;
+
+/// <summary>Takes in the demo site: a folder with <c>files/</c> and <c>site.json</c>, which names pictures by file.</summary>
+internal static class DemoSite
+{
+    private sealed record Site(string Name, SiteColours? Colours, Dictionary<string, PictureWords> Pictures, List<Page> Pages);
+
+    private sealed record PictureWords(
+        string? Title, string? Alt, string? Caption, string? Description, string? Credit, string? Folder, double[]? Keep);
+
+    private sealed record Page(string Id, string Kind, string Title, string Path, string Summary, JsonObject Document);
+
+    public static async Task TakeInAsync(IServiceProvider services, string folder, CancellationToken stop)
+    {
+        var (workspace, takingIn, clock) = (services.GetRequiredService<Workspace>(), services.GetRequiredService<TakingIn>(), services.GetRequiredService<TimeProvider>());
+        var site = Json.Read<Site>(await File.ReadAllTextAsync(Path.Combine(folder, "site.json"), stop));
+        workspace.Style.Set(new StoredStyle(site.Name, Colours: site.Colours));
+        var ids = new System.Collections.Concurrent.ConcurrentDictionary<string, string>();
+        await Parallel.ForEachAsync(Directory.GetFiles(Path.Combine(folder, "files")).Order(StringComparer.Ordinal), stop, async (path, token) =>
+        {
+            await using var content = File.OpenRead(path);
+            var taken = await takingIn.TakeAsync(Path.GetFileName(path), content, null, token);
+            if (taken.Id is not null) ids[taken.Name] = taken.Id;
+        });
+        foreach (var (file, words) in site.Pictures.Where(p => ids.ContainsKey(p.Key))) Describe(workspace, ids[file], words);
+        foreach (var page in site.Pages)
+        {
+            NamePictures(page.Document, ids);
+            using var json = JsonDocument.Parse(page.Document.ToJsonString());
+            var reading = DocumentReader.Read(json.RootElement);
+            if (reading.Document is null) throw new InvalidDataException($"{page.Id}: {reading.Errors[0].Path}: {reading.Errors[0].Sentence}");
+            workspace.Pages.Add(page.Id, page.Kind, page.Title, page.Path, page.Summary, DocumentWriter.Write(reading.Document).ToJsonString(), clock.GetUtcNow());
+        }
+    }
+
+    private static void Describe(Workspace workspace, string id, PictureWords words)
+    {
+        var asset = workspace.Assets.Find(id)!;
+        var was = asset.Facts.Words;
+        var keep = words.Keep is [var x, var y, var w, var h] ? new KeepBox(x, y, w, h) : asset.Facts.Keep;
+        workspace.Assets.Change(id, asset.Version, new Words(words.Title ?? was.Title, words.Alt ?? was.Alt, words.Caption ?? was.Caption,
+            words.Description ?? was.Description, words.Credit ?? was.Credit, was.Rights, words.Folder ?? was.Folder), keep, words.Keep is not null);
+    }
+
+    private static void NamePictures(JsonNode node, IReadOnlyDictionary<string, string> ids)
+    {
+        if (node is JsonObject { } o && (string?)o["type"] == "figure") o["attrs"]!["asset"] = ids[(string)o["attrs"]!["asset"]!];
+        foreach (var child in node["content"]?.AsArray() ?? []) NamePictures(child!, ids);
+    }
+}

@@ -1,0 +1,95 @@
+using System.Net;
+using Dekoro.Publishing;
+using Dekoro.Server.Demo;
+using Dekoro.Server.Http;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Http.Features;
+using Microsoft.Extensions.FileProviders;
+
+namespace Dekoro.Server;
+
+/// <summary>Puts the one process together.</summary>
+public static class Host
+{
+    public static async Task<int> ServeAsync(Places places, string urls, CancellationToken stop)
+    {
+        await using var app = Build(places, urls);
+        var workspace = app.Services.GetRequiredService<Workspace>();
+        if (places.DemoFolder is not null && workspace.Assets.Count() == 0 && workspace.Pages.All().Count == 0)
+        {
+            await DemoSite.TakeInAsync(app.Services, places.DemoFolder, stop);
+            await app.Services.GetRequiredService<Publisher>().PublishAsync(new Progress<PublishProgress>(), stop);
+        }
+        await app.StartAsync(stop);
+        Console.WriteLine($"Dekoro is ready at {app.Urls.First()}");
+        await app.WaitForShutdownAsync(stop);
+        return 0;
+    }
+
+    /// <param name="urls">Null: nothing will be served.</param>
+    public static WebApplication Build(Places places, string? urls, Action<WebApplicationBuilder>? adjust = null)
+    {
+        var builder = WebApplication.CreateSlimBuilder(new WebApplicationOptions { ApplicationName = "Dekoro.Server", ContentRootPath = AppContext.BaseDirectory });
+        builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        if (urls is not null) builder.WebHost.UseUrls(urls);
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            // Each file has its own limit and its own sentence; a whole request of many files has none.
+            k.Limits.MaxRequestBodySize = null;
+            k.AddServerHeader = false;
+        });
+        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddSingleton<TakingIn>().AddSingleton<PlanBook>()
+            .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
+            .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
+        builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
+        builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c => c.ProblemDetails.Detail ??= SentenceFor(c.ProblemDetails.Status));
+        builder.Services.AddOpenApi(o => o.AddDocumentTransformer((document, _, _) =>
+        {
+            document.Info = new() { Title = "Dekoro", Version = "1", Description = "Pictures, pages and publishing of one site." };
+            document.Servers?.Clear();
+            return Task.CompletedTask;
+        }));
+        adjust?.Invoke(builder);
+        var app = builder.Build();
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseGuard();
+        app.MapOpenApi();
+        app.MapGet("/health", (Workspace w) => new Health("ok", Version, w.Database.SchemaVersion())).WithSummary("Liveness: version and the database's schema.");
+        var api = app.MapGroup("/api");
+        api.MapFiles();
+        api.MapPages();
+        api.MapSite();
+        api.MapPublish();
+        app.MapMedia();
+        app.Map("/api/{**rest}", () => Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();
+        if (places.ClientFolder is not null) ServeClient(app, places.ClientFolder);
+        return app;
+    }
+
+    public static string Version => typeof(Host).Assembly.GetName().Version!.ToString(3);
+
+    private static void ServeClient(WebApplication app, string folder)
+    {
+        var files = new PhysicalFileProvider(folder);
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            FileProvider = files,
+            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl =
+                c.Context.Request.Path.StartsWithSegments("/_app/immutable") ? "public, max-age=31536000, immutable" : "no-cache",
+        });
+        // Every other address is a place in the tool, which finds its own way.
+        app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = files });
+    }
+
+    private static string? SentenceFor(int? status) => status switch
+    {
+        400 => "This request could not be read: check it against /openapi/v1.json.",
+        404 => "There is nothing at this address.",
+        500 => "Something went wrong here that should not have; nothing you had saved is lost. Try again.",
+        _ => null,
+    };
+}
+
+/// <param name="Schema">Number of the newest migration in the database.</param>
+public sealed record Health(string Status, string Version, long Schema);

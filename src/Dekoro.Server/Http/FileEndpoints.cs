@@ -1,0 +1,130 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Planning;
+using Dekoro.Server.Work;
+using Dekoro.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.WebUtilities;
+using Microsoft.Net.Http.Headers;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>A keep area: fractions of the picture's width and height.</summary>
+public sealed record KeepArea(double X, double Y, double Width, double Height, bool ByHand);
+
+/// <param name="SuggestedTitle">Empty where the file's name gives nothing readable.</param>
+/// <param name="Places">How many places it stands in.</param>
+public sealed record FileItem(
+    string Id, string FileName, PictureFormat Format, int Width, int Height, int Frames, long Bytes, string Colour, bool HasAlpha,
+    Words Words, KeepArea? Keep, IReadOnlyList<Mark> Marks, string SuggestedTitle, int Places, DateTimeOffset AddedAt, string? TakenOn, long Version);
+
+/// <param name="Size">As people say it: "a third", "320 px".</param>
+public sealed record FilePlace(string PageId, string PageTitle, string BlockId, string Size, string? Shape);
+
+public sealed record FileDetail(FileItem File, IReadOnlyList<FilePlace> StandsIn);
+
+public sealed record FileList(long Total, IReadOnlyList<FileItem> Items, IReadOnlyList<string> Folders);
+
+public sealed record TakenList(IReadOnlyList<Taken> Files);
+
+/// <summary>What is to be different; null leaves a value as it is.</summary>
+public sealed record FileChange(
+    string? Title = null, string? Alt = null, string? Caption = null, string? Description = null, string? Credit = null, string? Rights = null,
+    string? Folder = null, KeepArea? Keep = null);
+
+internal static class FileEndpoints
+{
+    private const int MostWord = 5000;
+
+    public static void MapFiles(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/files", List).WithSummary("Searches the library by words and prefixes, newest first.");
+        api.MapPost("/files", Add).WithSummary("Takes files in; the answer says for each its id, or why not.").Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
+        api.MapGet("/files/{id}", One).WithSummary("One picture, with the places it stands in.");
+        api.MapPatch("/files/{id}", Change).WithSummary("Changes words or keep area; If-Match names the version it started from.");
+    }
+
+    private static FileList List(Workspace workspace, PlanBook book, string? query = null, int skip = 0, int take = 100)
+    {
+        var (page, total) = workspace.Assets.Search(query ?? "", Math.Max(0, skip), Math.Clamp(take, 1, 5000));
+        var places = book.PlacesByPicture();
+        return new(total, [.. page.Select(a => ItemOf(a, places[a.Id].Count()))], workspace.Assets.Folders());
+    }
+
+    private static Results<Ok<FileDetail>, ProblemHttpResult> One(string id, Workspace workspace, PlanBook book)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        var places = book.PlacesByPicture()[id].ToList();
+        return TypedResults.Ok(new FileDetail(ItemOf(asset, places.Count),
+            [.. places.Select(p => new FilePlace(p.Page.Id, p.Page.Title, p.Figure.Id, SizeOf(p.Figure.Size), p.Figure.Shape?.ToString()))]));
+    }
+
+    private static async Task<Results<Ok<TakenList>, ProblemHttpResult>> Add(HttpRequest request, TakingIn takingIn, string? folder, CancellationToken stop)
+    {
+        if (!MediaTypeHeaderValue.TryParse(request.ContentType, out var type) || !type.MediaType.Equals("multipart/form-data", StringComparison.OrdinalIgnoreCase)
+            || HeaderUtilities.RemoveQuotes(type.Boundary).Value is not { Length: > 0 and <= 200 } boundary)
+            return Problems.Of(415, "Send files as multipart/form-data, each in a field called “file”.");
+        var taken = new List<Task<Taken>>();
+        try
+        {
+            var reader = new MultipartReader(boundary, request.Body) { HeadersLengthLimit = 16_384 };
+            while (await reader.ReadNextSectionAsync(stop) is { } section)
+            {
+                if (section.GetContentDispositionHeader() is not { } disposition || !disposition.IsFileDisposition()) continue;
+                var name = disposition.FileNameStar.HasValue ? disposition.FileNameStar.Value : disposition.FileName.Value;
+                // A part must be read to its end before the next one begins, so files of one request come in one after the other.
+                taken.Add(Task.FromResult(await takingIn.TakeAsync(HeaderUtilities.RemoveQuotes(name ?? "").Value ?? "", section.Body, folder, stop)));
+            }
+        }
+        catch (Exception e) when (e is InvalidDataException or IOException && !stop.IsCancellationRequested)
+        {
+            if (taken.Count == 0) return Problems.Of(400, "The upload broke off before a file was whole: try it again.");
+        }
+        return taken.Count == 0
+            ? Problems.Of(400, "There was no file in the upload: send each in a field called “file”.")
+            : TypedResults.Ok(new TakenList(await Task.WhenAll(taken)));
+    }
+
+    private static Results<Ok<FileItem>, ProblemHttpResult> Change(
+        string id, FileChange change, Workspace workspace, PlanBook book, Events events, BackgroundWork background, HttpRequest request, HttpResponse response)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        var version = Problems.VersionOf(request.Headers.IfMatch) ?? asset.Version;
+        var was = asset.Facts.Words;
+        var words = new Words(change.Title ?? was.Title, change.Alt ?? was.Alt, change.Caption ?? was.Caption, change.Description ?? was.Description,
+            change.Credit ?? was.Credit, change.Rights ?? was.Rights, change.Folder ?? was.Folder);
+        if (new[] { words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder }.Any(w => w.Length > MostWord))
+            return Problems.Of(400, $"A text here holds at most {MostWord} characters: shorten it.");
+        if (words.Title.Trim().Length == 0) return Problems.Of(400, "A picture needs a title: type one, or take the suggested one.", "title");
+        var (keep, byHand) = (asset.Facts.Keep, asset.KeepByHand);
+        if (change.Keep is { } drawn)
+        {
+            try
+            {
+                (keep, byHand) = (new KeepBox(drawn.X, drawn.Y, drawn.Width, drawn.Height), true);
+            }
+            catch (ArgumentOutOfRangeException)
+            {
+                return Problems.Of(400, "A keep area lies inside the picture and is not empty: draw it again.", "keep");
+            }
+        }
+        if (!workspace.Assets.Change(id, version, words, keep, byHand))
+            return Problems.Of(409, "Someone changed this picture's words meanwhile: theirs are shown now, yours are still in the field.", null, ("now", ItemOf(workspace.Assets.Find(id)!, 0)));
+        events.Send("library", new { id });
+        background.Prepare();
+        var now = workspace.Assets.Find(id)!;
+        response.Headers.ETag = Problems.ETagOf(now.Version);
+        return TypedResults.Ok(ItemOf(now, book.PlacesByPicture()[id].Count()));
+    }
+
+    public static FileItem ItemOf(Asset asset, int places)
+    {
+        var f = asset.Facts;
+        return new(f.Id, f.FileName, f.Format, f.Size.Width, f.Size.Height, f.Frames, f.FileBytes, asset.Colour, f.HasAlpha, f.Words,
+            f.Keep is { } k ? new(k.X, k.Y, k.Width, k.Height, asset.KeepByHand) : null,
+            [.. Marks.Of(f)], FileNames.SuggestTitle(f.FileName, f.Words.Description), places, asset.AddedAt, asset.TakenOn, asset.Version);
+    }
+
+    private static string SizeOf(FigureSize size) => size is FigureSize.ByPx px ? $"{px.CssPx} px" : Remedy.NameOf(((FigureSize.ByRole)size).Role);
+}

@@ -1,0 +1,50 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
+using Dekoro.Publishing;
+using Dekoro.Server.Work;
+
+namespace Dekoro.Server.Http;
+
+/// <param name="Word">sharp, soft or coarse.</param>
+/// <param name="PxPerCssPx">Px in the cut for each CSS px of the place.</param>
+public sealed record FitLook(double SlotCssPx, FitWord Word, FitReason Reason, double PxPerCssPx, long Bytes, double SharpUpToCssPx);
+
+/// <summary>A placed picture as the plan has it.</summary>
+/// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
+/// <param name="Files">How many files will be made for it.</param>
+public sealed record FigureLook(
+    string Asset, string Title, int SourceWidth, int SourceHeight, Cut Cut, string Loss, PerClass<FitLook> Fits, Remedy? Remedy, PerClass<bool> Beside,
+    string Alt, string Caption, IReadOnlyList<int> WidthsPx, int Files);
+
+/// <param name="Html">As the public page has it, with proof addresses.</param>
+public sealed record BlockLook(string Id, string Html);
+
+/// <summary>Everything the desk shows of a draft that is not typed by hand.</summary>
+public sealed record Look(
+    IReadOnlyList<BlockLook> Blocks, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
+
+/// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
+public sealed class Looking(PlanBook book, Renderer renderer)
+{
+    private static readonly ProofAddresses Addresses = new();
+
+    public async Task<Look> AtAsync(PageSource page)
+    {
+        var plan = PagePlanner.Plan(page, book.Facts(page));
+        var blocks = await renderer.BlocksAsync(new PageModel(plan, book.Frame(), Addresses, "", IsProof: true));
+        return new([.. blocks.Select(b => new BlockLook(b.BlockId, b.Html))], plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)), plan.Notices, plan.Weights);
+    }
+
+    public Task<string> PageAsync(PageSource page, IFileAddresses addresses) =>
+        renderer.PageAsync(new PageModel(PagePlanner.Plan(page, book.Facts(page)), book.Frame(), addresses, "", IsProof: true), "");
+
+    public static ProofAddresses ForDesk => Addresses;
+
+    private static FigureLook FigureOf(FigurePlan f, PageLayout layout) => new(
+        f.Picture.Id, f.Picture.Words.Title, f.Picture.Size.Width, f.Picture.Size.Height, f.Cut, f.Loss.InWords(),
+        f.Fits.Select((_, fit) => new FitLook(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx,
+            f.IsUnchanged ? f.Picture.FileBytes : (long)fit.ExpectedBytes, fit.SharpUpToCssPx)),
+        Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, f.IsUnchanged ? [] : f.Ladder.WidthsPx, f.Files.Count());
+}

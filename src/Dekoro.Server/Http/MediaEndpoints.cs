@@ -1,0 +1,140 @@
+using System.Globalization;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Planning;
+using Dekoro.Imaging;
+using Dekoro.Publishing;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>Files and pages that are not JSON: proofs, their pictures, and the public site.</summary>
+internal static class MediaEndpoints
+{
+    private const string Forever = "public, max-age=31536000, immutable";
+    private const string PagePolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
+    private const string PicturePolicy = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
+
+    public static void MapMedia(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/media/proof/{asset}/{cut}/{width:int}", ProofFile).ExcludeFromDescription();
+        app.MapGet("/media/original/{asset}", Original).ExcludeFromDescription();
+        app.MapGet("/media/{name}", Planned).ExcludeFromDescription();
+        app.MapGet("/proof/assets/{name}", ProofAsset).ExcludeFromDescription();
+        app.MapGet("/proof/{id}", ProofPage).ExcludeFromDescription();
+        app.MapGet("/live/{**path}", Live).ExcludeFromDescription();
+    }
+
+    /// <summary>A picture, or a cut of it written x-y-w-h, at one of the proof widths; nothing else is made on demand.</summary>
+    private static async Task<IResult> ProofFile(string asset, string cut, int width, Workspace workspace, RenditionMaker maker, HttpResponse response)
+    {
+        if (!RenditionMaker.ProofWidths.Contains(width)) return Problems.Of(404, $"Proofs are {string.Join(", ", RenditionMaker.ProofWidths)} px wide.");
+        if (workspace.Assets.Find(asset) is not { } found) return Problems.NoPicture();
+        if (CutOf(cut, found.Facts.Size) is not { } window) return Problems.Of(404, "This cut does not lie in the picture.");
+        try
+        {
+            var path = await maker.ProofAsync(found, window, width);
+            response.Headers.CacheControl = Forever;
+            return Results.File(path, found.Facts.IsAnimated ? "image/gif" : "image/webp");
+        }
+        catch (RefusedFileException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    /// <summary>A drawing is sent as it is kept, unable to act; a photograph is offered for keeping, never shown.</summary>
+    private static IResult Original(string asset, Workspace workspace, HttpResponse response)
+    {
+        if (workspace.Assets.Find(asset) is not { } found) return Problems.NoPicture();
+        response.Headers.ContentSecurityPolicy = PicturePolicy;
+        response.Headers.CacheControl = Forever;
+        return found.Facts.IsVector
+            ? Results.File(workspace.PathOf(found), "image/svg+xml")
+            : Results.File(workspace.PathOf(found), "application/octet-stream", found.Facts.FileName);
+    }
+
+    /// <summary>A file that some plan has asked for, made when it is first wanted.</summary>
+    private static async Task<IResult> Planned(string name, Workspace workspace, RenditionMaker maker, HttpResponse response)
+    {
+        if (workspace.Renditions.SpecOf(name) is not { } spec) return Problems.Of(404, "No page asks for this file.");
+        var file = Json.Read<PlannedFile>(spec);
+        if (workspace.Assets.Find(file.AssetId) is not { } asset) return Problems.NoPicture();
+        response.Headers.CacheControl = Forever;
+        return Results.File(await maker.PlannedAsync(asset, file), FigureMime.Of(file.Format));
+    }
+
+    private static IResult ProofAsset(string name, Workspace workspace, HttpResponse response)
+    {
+        if (name == "site.css") return Results.Text(SiteCss.Write(new PageLayout(workspace.Style.Current)), "text/css");
+        if (!Assets.Fonts.Contains(name)) return Results.NotFound();
+        response.Headers.CacheControl = Forever;
+        return Results.File(Assets.Bytes(name), "font/woff2");
+    }
+
+    /// <summary>The draft as a page; with ?desk it has proof pictures and no end, for the desk to work on.</summary>
+    private static async Task<IResult> ProofPage(string id, string? desk, Workspace workspace, PlanBook book, Looking looking, RenditionMaker maker, HttpResponse response)
+    {
+        if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
+        response.Headers.ContentSecurityPolicy = PagePolicy;
+        response.Headers.CacheControl = "no-store";
+        var source = book.SourceOf(page);
+        if (desk is not null) return Results.Text(await looking.PageAsync(source, Looking.ForDesk), "text/html");
+        var plan = PagePlanner.Plan(source, book.Facts(source));
+        var assets = workspace.Assets.FindMany([.. plan.Figures.Values.Select(f => f.Picture.Id).Distinct()]).ToDictionary(a => a.Id);
+        workspace.Renditions.Register(plan.Figures.Values.SelectMany(f => f.Files).Where(f => !f.IsUnchanged).Distinct()
+            .Select(f => (maker.NameOf(assets[f.AssetId], f), f.AssetId, Json.Write(f))));
+        return Results.Text(await looking.PageAsync(source, new PlannedAddresses("/media/", assets, maker)), "text/html");
+    }
+
+    private static IResult Live(string? path, LiveSite live, HttpResponse response)
+    {
+        response.Headers.ContentSecurityPolicy = PagePolicy;
+        var address = path ?? "";
+        if (!live.IsThere) return Results.Text("Nothing is published yet: press Publish in Dekoro.", statusCode: 404);
+        if (live.PathOf(address) is { } file)
+        {
+            var immutable = address.StartsWith("media/", StringComparison.Ordinal);
+            response.Headers.CacheControl = immutable ? Forever : "no-cache";
+            if (immutable) response.Headers.ContentSecurityPolicy = PicturePolicy;
+            return Results.File(file, FigureMime.OfName(address), lastModified: File.GetLastWriteTimeUtc(file));
+        }
+        var page = address.TrimEnd('/');
+        if (live.PathOf(page.Length == 0 ? "index.html" : page + "/index.html") is not { } index) return Results.Text("There is no page at this address.", statusCode: 404);
+        // Addresses inside a page are relative to its folder.
+        if (page.Length > 0 && !address.EndsWith('/')) return Results.Redirect($"/live/{page}/");
+        if (path is null) return Results.Redirect("/live/");
+        response.Headers.CacheControl = "no-cache";
+        return Results.File(index, "text/html; charset=utf-8");
+    }
+
+    private static Cut? CutOf(string text, PixelSize size)
+    {
+        if (text == "whole") return Cut.Whole(size);
+        var parts = text.Split('-');
+        var numbers = new int[4];
+        for (var i = 0; i < 4; i++)
+        {
+            if (parts.Length != 4 || !int.TryParse(parts[i], NumberStyles.None, CultureInfo.InvariantCulture, out numbers[i])) return null;
+        }
+        var cut = new Cut(numbers[0], numbers[1], numbers[2], numbers[3]);
+        return cut is { Width: > 0, Height: > 0 } && (long)cut.X + cut.Width <= size.Width && (long)cut.Y + cut.Height <= size.Height ? cut : null;
+    }
+}
+
+/// <summary>Media types of what is served.</summary>
+internal static class FigureMime
+{
+    public static string Of(OutputFormat format) => Dekoro.Publishing.Views.FigureView.MimeOf(format);
+
+    public static string OfName(string name) => Path.GetExtension(name) switch
+    {
+        ".html" => "text/html; charset=utf-8",
+        ".css" => "text/css; charset=utf-8",
+        ".woff2" => "font/woff2",
+        ".jpg" => "image/jpeg",
+        ".svg" => "image/svg+xml",
+        var ending => "image/" + ending.TrimStart('.'),
+    };
+}

@@ -1,0 +1,30 @@
+using Dekoro.Core.Documents;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>Expected failures as RFC 9457 problem details: a sentence for the person, and the field it is about.</summary>
+internal static class Problems
+{
+    public static ProblemHttpResult Of(int status, string sentence, string? field = null, params (string Name, object? Value)[] more)
+    {
+        var extensions = more.ToDictionary(m => m.Name, m => m.Value);
+        if (field is not null) extensions["field"] = field;
+        return TypedResults.Problem(sentence, statusCode: status, extensions: extensions);
+    }
+
+    public static ProblemHttpResult NoPage() => Of(404, "This page is no longer there: go back to the list of pages.");
+
+    public static ProblemHttpResult NoPicture() => Of(404, "This picture is no longer in the library: choose another.");
+
+    public static ProblemHttpResult NotADocument(IEnumerable<DocumentError> errors)
+    {
+        var list = errors.ToList();
+        return Of(400, list[0].Sentence, list[0].Path, ("errors", list));
+    }
+
+    /// <summary>The number in <c>If-Match: "7"</c>; null where there is none.</summary>
+    public static long? VersionOf(string? ifMatch) => long.TryParse(ifMatch?.Trim().Trim('"'), out var version) ? version : null;
+
+    public static string ETagOf(long version) => $"\"{version}\"";
+}

@@ -1,0 +1,53 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Links;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <param name="Name">"a third", "half", …</param>
+/// <param name="Width">Its width at every viewport, for a grip to snap to.</param>
+public sealed record SizeOffer(SizeRole Role, string Name, IReadOnlyList<Segment> Width);
+
+/// <summary>What the desk needs to know of the site.</summary>
+public sealed record SiteLook(
+    string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
+    bool IsPublished);
+
+/// <param name="Written">How the link is kept; null where it leads nowhere.</param>
+public sealed record LinkLook(string? Written, string? Repair, string? Error);
+
+internal static class SiteEndpoints
+{
+    public static void MapSite(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/site", Site).WithSummary("Widths, shapes and sizes of the site.");
+        api.MapGet("/links", ReadLink).WithSummary("What a typed address is read as, with the repair that was made, or why not.");
+        api.MapGet("/events", (Events events, CancellationToken stop) => TypedResults.ServerSentEvents(Sent(events, stop))).ExcludeFromDescription();
+    }
+
+    private static SiteLook Site(Workspace workspace, LiveSite live)
+    {
+        var style = workspace.Style.Current;
+        var layout = new PageLayout(style);
+        return new(style.Name, style.Classes, style.FirstScreenPx, style.Shapes,
+            [.. Enum.GetValues<SizeRole>().Select(r => new SizeOffer(r, Remedy.NameOf(r), layout.SlotOf(new FigureSize.ByRole(r)).Segments))],
+            layout.Column.Segments, live.IsThere);
+    }
+
+    private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, HttpRequest request)
+    {
+        var site = new SiteAddresses(workspace.Pages.All().ToDictionary(p => p.Id, p => p.Path), new HashSet<string> { request.Host.Value ?? "" });
+        var reading = LinkReader.Read(typed, site);
+        return TypedResults.Ok(new LinkLook(reading.Link?.Written, reading.Repair, reading.Error));
+    }
+
+    private static async IAsyncEnumerable<System.Net.ServerSentEvents.SseItem<string>> Sent(
+        Events events, [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken stop)
+    {
+        yield return new("hello", "hello");
+        await foreach (var sent in events.ListenAsync(stop)) yield return new(sent.Data, sent.Name);
+    }
+}

@@ -1,0 +1,1 @@
+return await Dekoro.Server.Commands.RunAsync(args);

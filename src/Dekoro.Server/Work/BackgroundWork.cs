@@ -1,0 +1,29 @@
+using System.Threading.Channels;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>Makes the files that drafts ask for in quiet moments; asked again while it works, it goes round once more.</summary>
+public sealed class BackgroundWork(Publisher publisher, ILogger<BackgroundWork> log) : BackgroundService
+{
+    private readonly Channel<bool> _asked = Channel.CreateBounded<bool>(new BoundedChannelOptions(1) { FullMode = BoundedChannelFullMode.DropWrite });
+
+    /// <summary>After the drafts have changed.</summary>
+    public void Prepare() => _asked.Writer.TryWrite(true);
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        await foreach (var _ in _asked.Reader.ReadAllAsync(stoppingToken))
+        {
+            // While someone types or drags, sizes change from second to second: wait until they rest.
+            await Task.Delay(TimeSpan.FromSeconds(4), stoppingToken);
+            try
+            {
+                await publisher.PrepareAsync(stoppingToken);
+            }
+            catch (Exception e) when (e is not OperationCanceledException)
+            {
+                log.LogWarning(e, "Files could not be made ahead; publishing will try again and say why.");
+            }
+        }
+    }
+}

@@ -1,0 +1,34 @@
+using System.Globalization;
+using Dekoro.Core.Planning;
+using Dekoro.Publishing;
+using Dekoro.Storage;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>The desk's pictures: fixed proof widths, one format, always there at once.</summary>
+public sealed class ProofAddresses : IFileAddresses
+{
+    public string AddressOf(PlannedFile file, string root) => file.IsUnchanged
+        ? $"/media/original/{file.AssetId}"
+        : string.Create(CultureInfo.InvariantCulture, $"/media/proof/{file.AssetId}/{file.Cut}/{ProofWidth(file.WidthPx)}");
+
+    public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) => figure.IsUnchanged
+        ? [[.. figure.FilesIn(OutputFormat.Svg)]]
+        : [[.. RenditionMaker.ProofWidths.Where(w => w <= figure.Cut.Width).DefaultIfEmpty(RenditionMaker.ProofWidths[0])
+            .Select(w => new PlannedFile(figure.Picture.Id, figure.Cut, w, OutputFormat.WebP))]];
+
+    private static int ProofWidth(int widthPx) => RenditionMaker.ProofWidths.FirstOrDefault(w => w >= widthPx, RenditionMaker.ProofWidths[^1]);
+}
+
+/// <summary>The real files, as visitors get them, under a folder of their own.</summary>
+/// <param name="folder">Before the name: "media/" beside the pages, or an absolute path for a proof.</param>
+/// <param name="made">The formats to offer in order of gain where the files exist; null offers all as planned.</param>
+public sealed class PlannedAddresses(
+    string folder, IReadOnlyDictionary<string, Asset> assets, RenditionMaker maker, Func<FigurePlan, IEnumerable<OutputFormat>>? made = null) : IFileAddresses
+{
+    public string AddressOf(PlannedFile file, string root) =>
+        (folder.StartsWith('/') ? "" : root) + folder + maker.NameOf(assets[file.AssetId], file);
+
+    public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) =>
+        [.. (made?.Invoke(figure) ?? figure.Formats).Select(format => figure.FilesIn(format).ToList())];
+}

@@ -1,0 +1,55 @@
+using System.Collections.Concurrent;
+using System.Text.Json;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
+using Dekoro.Core.Links;
+using Dekoro.Core.Planning;
+using Dekoro.Publishing;
+using Dekoro.Storage;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>Brings what is stored to Core's planner: pages as sources, pictures as facts, the site as addresses.</summary>
+public sealed class PlanBook(Workspace workspace)
+{
+    private readonly ConcurrentDictionary<(string Page, long Version), Document> _documents = new();
+
+    /// <summary>The draft of a page as the planner takes it.</summary>
+    public PageSource SourceOf(PageRow page) => new(page.Id, page.Title, page.Path, page.Summary, DocumentOf(page));
+
+    public Document DocumentOf(PageRow page) => _documents.GetOrAdd((page.Id, page.Version), _ =>
+    {
+        foreach (var old in _documents.Keys.Where(k => k.Page == page.Id && k.Version < page.Version)) _documents.TryRemove(old, out var _);
+        using var json = JsonDocument.Parse(page.Draft);
+        return DocumentReader.Read(json.RootElement).Document ?? Document.Empty;
+    });
+
+    /// <summary>The facts to plan any page of the site with, one of them perhaps not as it is stored.</summary>
+    public PlanFacts Facts(PageSource? instead = null, IReadOnlyDictionary<string, string>? paths = null)
+    {
+        var style = workspace.Style.Current;
+        var sources = PublicPages().Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
+        if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
+        var pictures = workspace.Assets.FindMany([.. sources.SelectMany(s => s.Document.Figures).Select(f => f.AssetId).Distinct()])
+            .ToDictionary(a => a.Id, a => a.Facts);
+        var layout = new PageLayout(style);
+        return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()),
+            [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))]);
+    }
+
+    public IReadOnlyList<PageRow> PublicPages() => [.. workspace.Pages.All().Where(p => p.IsOn)];
+
+    public SiteFrame Frame()
+    {
+        var pages = PublicPages();
+        return new(workspace.Style.Current.Name, workspace.Style.Current.Language, Entries("page"), Entries("post"));
+
+        IReadOnlyList<MenuEntry> Entries(string kind) =>
+            [.. pages.Where(p => p.Kind == kind).Select(p => new MenuEntry(p.Id, p.Title, p.Path, p.Summary))];
+    }
+
+    /// <summary>Where each picture stands on drafts of pages that are on or off: the library's "used in".</summary>
+    public ILookup<string, (PageRow Page, FigureBlock Figure)> PlacesByPicture() => workspace.Pages.All()
+        .SelectMany(page => DocumentOf(page).Figures.Select(figure => (Page: page, Figure: figure)))
+        .ToLookup(p => p.Figure.AssetId);
+}

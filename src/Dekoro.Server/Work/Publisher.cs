@@ -1,0 +1,137 @@
+using System.Security.Cryptography;
+using System.Text;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Planning;
+using Dekoro.Publishing;
+using Dekoro.Storage;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>What publishing would do to one page.</summary>
+/// <param name="Change">new, changed, off (taken from the public site), same.</param>
+/// <param name="Notices">Sentences about pieces of it.</param>
+public sealed record PageChange(string Id, string Title, string Path, string Change, IReadOnlyList<string> Notices);
+
+/// <param name="Done">Files made or written so far.</param>
+/// <param name="Sentence">What is going on, or what came of it.</param>
+public sealed record PublishProgress(int Done, int Of, string Sentence);
+
+public sealed record Published(string Release, int Pages, int PicturesMade, int FilesWritten, int Files, long Bytes);
+
+/// <summary>Plans every public page, makes the files the plans ask for, renders, and puts the whole live in one step.</summary>
+public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker maker, Renderer renderer, LiveSite live, TimeProvider clock)
+{
+    private readonly SemaphoreSlim _one = new(1);
+
+    /// <summary>Per page, what would change on the public site; pages first, then posts.</summary>
+    public IReadOnlyList<PageChange> Changes()
+    {
+        var facts = book.Facts();
+        return
+        [
+            .. workspace.Pages.All().Where(p => p.IsOn || p.Published is not null).Select(page => new PageChange(page.Id, page.Title, page.Path,
+                StateOf(page) switch { "off" => "off", "draft" => "new", "changed" => "changed", _ => "same" },
+                page.IsOn ? [.. PagePlanner.Plan(book.SourceOf(page), facts).Notices.Select(n => n.Sentence)] : [])),
+        ];
+    }
+
+    /// <summary>off, draft (never public), changed (since it was published), published.</summary>
+    public static string StateOf(PageRow page) => (page.IsOn, page.Published) switch
+    {
+        (false, _) => "off",
+        (_, null) => "draft",
+        (_, var published) => published == ContentOf(page) ? "published" : "changed",
+    };
+
+    public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop)
+    {
+        await _one.WaitAsync(stop);
+        try
+        {
+            var rows = book.PublicPages();
+            var (files, made) = await BuildAsync(rows, progress, stop);
+            progress.Report(new(files.Count, files.Count, "Writing the pages."));
+            var (release, written) = live.GoLive(files);
+            workspace.Pages.MarkPublished(rows.ToDictionary(r => r.Id, ContentOf), clock.GetUtcNow());
+            var bytes = files.Values.Sum(f => f.Bytes);
+            workspace.Releases.Add(new(release, clock.GetUtcNow(), files.Count, bytes));
+            return new(release, rows.Count, made, written, files.Count, bytes);
+        }
+        finally
+        {
+            _one.Release();
+        }
+    }
+
+    /// <summary>The whole site into a folder for any web server; files that are the same already are left alone.</summary>
+    public async Task<(int Written, int Files)> ExportAsync(string folder, IProgress<PublishProgress> progress, CancellationToken stop)
+    {
+        var (files, _) = await BuildAsync(book.PublicPages(), progress, stop);
+        return (StaticFolder.WriteInto(folder, files), files.Count);
+    }
+
+    /// <summary>Makes what the drafts ask for while nobody waits, so that publishing finds it there.</summary>
+    public async Task PrepareAsync(CancellationToken stop)
+    {
+        var facts = book.Facts();
+        var plans = book.PublicPages().Select(p => PagePlanner.Plan(book.SourceOf(p), facts)).ToList();
+        await MakeAsync(plans, AssetsOf(plans), new Progress<PublishProgress>(), stop);
+    }
+
+    private async Task<(IReadOnlyDictionary<string, SiteFile> Files, int Made)> BuildAsync(
+        IReadOnlyList<PageRow> rows, IProgress<PublishProgress> progress, CancellationToken stop)
+    {
+        var facts = book.Facts();
+        var plans = rows.Select(r => PagePlanner.Plan(book.SourceOf(r), facts)).ToList();
+        var assets = AssetsOf(plans);
+        var made = await MakeAsync(plans, assets, progress, stop);
+        var files = new SortedDictionary<string, SiteFile>(StringComparer.Ordinal);
+        foreach (var file in plans.SelectMany(p => p.Figures.Values).SelectMany(FilesToOffer))
+        {
+            var asset = assets[file.AssetId];
+            files["media/" + maker.NameOf(asset, file)] = SiteFile.At(file.IsUnchanged ? workspace.PathOf(asset) : maker.PathOf(maker.NameOf(asset, file)));
+        }
+        var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
+        files["assets/site.css"] = SiteFile.Of(css);
+        foreach (var font in Publishing.Assets.Fonts) files["assets/" + font] = SiteFile.Of(Publishing.Assets.Bytes(font));
+        var (frame, version) = (book.Frame(), "?" + Convert.ToHexStringLower(SHA256.HashData(css).AsSpan(0, 4)));
+        var addresses = new PlannedAddresses("media/", assets, maker, Offered);
+        foreach (var plan in plans)
+        {
+            var html = await renderer.PageAsync(new PageModel(plan, frame, addresses, PageModel.RootOf(plan.Page.Path), IsProof: false), version);
+            files[plan.Page.Path.Length == 0 ? "index.html" : plan.Page.Path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
+        }
+        return (files, made);
+
+        IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>
+            Offered(figure).SelectMany(figure.FilesIn).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);
+
+        // In order of gain: the lightest first; what is no lighter than the format every browser reads is left out.
+        IEnumerable<OutputFormat> Offered(FigurePlan figure)
+        {
+            var bytes = figure.Formats.ToDictionary(f => f, f => figure.FilesIn(f).Sum(file => maker.BytesOf(assets[file.AssetId], file)));
+            var last = figure.Formats[^1];
+            return figure.Formats.Where(f => f == last || bytes[f] < bytes[last]).OrderBy(f => f == last).ThenBy(f => bytes[f]);
+        }
+    }
+
+    private async Task<int> MakeAsync(
+        List<PagePlan> plans, IReadOnlyDictionary<string, Asset> assets, IProgress<PublishProgress> progress, CancellationToken stop)
+    {
+        var ladders = plans.SelectMany(p => p.Figures.Values).SelectMany(f => f.Files).Distinct().ToLookup(f => (f.AssetId, f.Cut));
+        var (made, done, all) = (0, 0, ladders.Sum(l => l.Count()));
+        foreach (var ladder in ladders)
+        {
+            stop.ThrowIfCancellationRequested();
+            progress.Report(new(done, all, $"Making the files of {assets[ladder.Key.AssetId].Facts.Words.Title}."));
+            made += await maker.LadderAsync(assets[ladder.Key.AssetId], ladder.Key.Cut, [.. ladder], stop);
+            done += ladder.Count();
+        }
+        return made;
+    }
+
+    private Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
+        workspace.Assets.FindMany([.. plans.SelectMany(p => p.Figures.Values).Select(f => f.Picture.Id).Distinct()]).ToDictionary(a => a.Id);
+
+    private static string ContentOf(PageRow page) => Json.Write(new { page.Title, page.Path, page.Summary, page.Draft });
+}

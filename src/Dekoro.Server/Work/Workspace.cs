@@ -1,0 +1,91 @@
+using Dekoro.Core.Sites;
+using Dekoro.Storage;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>Where things are kept, from the command line and the environment.</summary>
+/// <param name="DataFolder">Database, originals, renditions and the live site.</param>
+/// <param name="ClientFolder">The built tool; null where only the interface for programs is served.</param>
+/// <param name="DemoFolder">The demo site's files and pages, taken in when the library is empty; null for none.</param>
+public sealed record Places(string DataFolder, string? ClientFolder, string? DemoFolder);
+
+/// <summary>One data folder, opened: the database, the originals and what stands beside them.</summary>
+public sealed class Workspace : IDisposable
+{
+    private readonly FileStream _held;
+
+    /// <exception cref="IOException">Another process has this data folder open.</exception>
+    public Workspace(Places places)
+    {
+        Places = places;
+        Directory.CreateDirectory(places.DataFolder);
+        _held = Hold(Path.Combine(places.DataFolder, "in-use"));
+        Database = new Database(Path.Combine(places.DataFolder, "dekoro.db"));
+        Assets = new Assets(Database);
+        Pages = new Pages(Database);
+        Releases = new Releases(Database);
+        Renditions = new Renditions(Database);
+        Settings = new Settings(Database);
+        Files = new FileStore(Path.Combine(places.DataFolder, "originals"));
+        Files.Sweep(Assets.All().Select(a => a.KeptSha256).ToHashSet());
+        Style = new StyleShelf(Settings);
+    }
+
+    public Places Places { get; }
+    public Database Database { get; }
+    public Assets Assets { get; }
+    public Pages Pages { get; }
+    public Releases Releases { get; }
+    public Renditions Renditions { get; }
+    public Settings Settings { get; }
+    public FileStore Files { get; }
+    public StyleShelf Style { get; }
+
+    public string PathOf(Asset asset) => Files.PathOf(asset.KeptSha256);
+
+    public string Folder(string name) => Directory.CreateDirectory(Path.Combine(Places.DataFolder, name)).FullName;
+
+    public void Dispose()
+    {
+        Database.Dispose();
+        _held.Dispose();
+    }
+
+    /// <summary>Two processes on one data folder would sweep away each other's files.</summary>
+    private static FileStream Hold(string path)
+    {
+        try
+        {
+            return new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+        }
+        catch (IOException e)
+        {
+            throw new IOException($"The data folder {Path.GetDirectoryName(path)} is in use by another Dekoro: stop that one, or give another folder with --data.", e);
+        }
+    }
+}
+
+/// <summary>The site's style, kept as a setting; computed values are never kept.</summary>
+public sealed class StyleShelf(Settings settings)
+{
+    private const string Name = "style";
+    private SiteStyle? _style;
+
+    public SiteStyle Current => _style ??= settings.Get(Name) is { } json ? Json.Read<StoredStyle>(json).ToStyle() : new SiteStyle();
+
+    public void Set(StoredStyle style)
+    {
+        settings.Set(Name, Json.Write(style));
+        _style = style.ToStyle();
+    }
+}
+
+/// <summary>What a site has set for itself; what is null is as delivered.</summary>
+public sealed record StoredStyle(string Name, string? Language = null, SiteColours? Colours = null)
+{
+    public SiteStyle ToStyle()
+    {
+        var style = new SiteStyle { Name = Name };
+        return style with { Language = Language ?? style.Language, Colours = Colours ?? style.Colours };
+    }
+}

@@ -1,0 +1,80 @@
+using Microsoft.Data.Sqlite;
+
+namespace Dekoro.Storage;
+
+/// <summary>
+/// The one SQLite file: write-ahead logging, foreign keys on, one writer at a time, any number of readers.
+/// </summary>
+public sealed class Database : IDisposable
+{
+    private readonly string _connectionString;
+    private readonly SemaphoreSlim _writing = new(1, 1);
+
+    /// <summary>Opens or creates the file and brings it up to the newest migration.</summary>
+    public Database(string path)
+    {
+        Directory.CreateDirectory(Path.GetDirectoryName(Path.GetFullPath(path))!);
+        _connectionString = new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true, Pooling = true, DefaultTimeout = 10 }.ToString();
+        using var connection = Open();
+        connection.Run("PRAGMA journal_mode = WAL");
+        Migrate(connection);
+    }
+
+    public T Read<T>(Func<SqliteConnection, T> read)
+    {
+        using var connection = Open();
+        return read(connection);
+    }
+
+    /// <summary>Runs in one transaction: all of it is kept, or none.</summary>
+    public T Write<T>(Func<SqliteConnection, T> write)
+    {
+        _writing.Wait();
+        try
+        {
+            using var connection = Open();
+            using var transaction = connection.BeginTransaction();
+            var result = write(connection);
+            transaction.Commit();
+            return result;
+        }
+        finally
+        {
+            _writing.Release();
+        }
+    }
+
+    /// <summary>Number of the newest migration; also proves that the file answers.</summary>
+    public long SchemaVersion() => Read(c => c.One<long>("PRAGMA user_version"));
+
+    public void Dispose()
+    {
+        using (var connection = new SqliteConnection(_connectionString)) SqliteConnection.ClearPool(connection);
+        _writing.Dispose();
+    }
+
+    private SqliteConnection Open()
+    {
+        var connection = new SqliteConnection(_connectionString);
+        connection.Open();
+        connection.Run("PRAGMA synchronous = NORMAL");
+        return connection;
+    }
+
+    private static void Migrate(SqliteConnection connection)
+    {
+        var done = connection.One<long>("PRAGMA user_version");
+        var assembly = typeof(Database).Assembly;
+        foreach (var name in assembly.GetManifestResourceNames().Where(n => n.EndsWith(".sql", StringComparison.Ordinal)).Order(StringComparer.Ordinal))
+        {
+            var number = int.Parse(name.Split('.')[^2].Split('-')[0], System.Globalization.CultureInfo.InvariantCulture);
+            if (number <= done) continue;
+            using var reader = new StreamReader(assembly.GetManifestResourceStream(name)!);
+            using var transaction = connection.BeginTransaction();
+            connection.Run(reader.ReadToEnd());
+            // A PRAGMA takes no parameters; the number comes from our own file names.
+            connection.Run($"PRAGMA user_version = {number}");
+            transaction.Commit();
+        }
+    }
+}

@@ -1,0 +1,77 @@
+using System.Globalization;
+using Microsoft.Data.Sqlite;
+
+namespace Dekoro.Storage;
+
+/// <summary>A page or post. Documents are JSON text as Core writes it.</summary>
+/// <param name="Path">Under the site; "" is the front page.</param>
+/// <param name="Published">What the public site was last made from: title, path, summary and document; null if never.</param>
+public sealed record PageRow(
+    string Id, string Kind, string Title, string Path, string Summary, int Position, bool IsOn, string Draft, long Version,
+    DateTimeOffset ChangedAt, string? Published, DateTimeOffset? PublishedAt);
+
+/// <summary>Pages and posts in the order of the menu.</summary>
+public sealed class Pages(Database database)
+{
+    private const string Columns =
+        "SELECT id, kind, title, path, summary, position, is_on, draft, version, changed_at, published, published_at FROM page";
+
+    public IReadOnlyList<PageRow> All() => database.Read(c => c.All($"{Columns} ORDER BY kind, position, id", Map));
+
+    public PageRow? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
+
+    /// <summary>Adds at the end of its kind; a path that is taken gets a number.</summary>
+    public void Add(string id, string kind, string title, string path, string summary, string draft, DateTimeOffset now) => database.Write(c =>
+    {
+        var free = path;
+        for (var i = 2; c.One<long>("SELECT count(*) FROM page WHERE path = $path", ("$path", free)) > 0; i++)
+            free = string.Create(CultureInfo.InvariantCulture, $"{path}-{i}");
+        return c.Run("""
+            INSERT INTO page (id, kind, title, path, summary, position, draft, changed_at)
+            VALUES ($id, $kind, $title, $path, $summary, (SELECT coalesce(max(position), 0) + 1 FROM page WHERE kind = $kind), $draft, $now)
+            """,
+            ("$id", id), ("$kind", kind), ("$title", title), ("$path", free), ("$summary", summary), ("$draft", draft), ("$now", Written(now)));
+    });
+
+    /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is gone.</returns>
+    public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, DateTimeOffset now) => database.Write(c =>
+        c.Run("""
+            UPDATE page
+            SET title = $title, path = $path, summary = $summary, draft = $draft, version = version + 1, changed_at = $now
+            WHERE id = $id AND version = $version
+            """,
+            ("$id", id), ("$version", version), ("$title", title), ("$path", path), ("$summary", summary), ("$draft", draft), ("$now", Written(now))) == 1
+            ? version + 1
+            : (long?)null);
+
+    public bool PathIsFree(string path, string exceptPage) =>
+        database.Read(c => c.One<long>("SELECT count(*) FROM page WHERE path = $path AND id <> $id", ("$path", path), ("$id", exceptPage))) == 0;
+
+    public bool Switch(string id, bool on) => database.Write(c => c.Run("UPDATE page SET is_on = $on WHERE id = $id", ("$id", id), ("$on", on ? 1 : 0))) == 1;
+
+    /// <summary>Pages named come first in this order; what is not named keeps its order after them.</summary>
+    public void Reorder(IReadOnlyList<string> ids) => database.Write(c =>
+    {
+        var rest = c.All("SELECT id FROM page ORDER BY position, id", row => row.GetString(0)).Where(id => !ids.Contains(id));
+        var position = 0;
+        foreach (var id in ids.Concat(rest)) c.Run("UPDATE page SET position = $position WHERE id = $id", ("$id", id), ("$position", ++position));
+        return position;
+    });
+
+    public void MarkPublished(IReadOnlyDictionary<string, string> publishedById, DateTimeOffset now) => database.Write(c =>
+    {
+        c.Run("UPDATE page SET published = NULL, published_at = NULL WHERE is_on = 0");
+        foreach (var (id, published) in publishedById)
+            c.Run("UPDATE page SET published = $published, published_at = $now WHERE id = $id", ("$id", id), ("$published", published), ("$now", Written(now)));
+        return 0;
+    });
+
+    private static string Written(DateTimeOffset time) => time.ToString("o", CultureInfo.InvariantCulture);
+
+    private static PageRow Map(SqliteDataReader row) => new(
+        row.Text("id"), row.Text("kind"), row.Text("title"), row.Text("path"), row.Text("summary"), row.Int("position"), row.Int("is_on") == 1,
+        row.Text("draft"), row.Long("version"), Time(row.Text("changed_at")), row.TextOrNull("published"),
+        row.TextOrNull("published_at") is { } at ? Time(at) : null);
+
+    private static DateTimeOffset Time(string text) => DateTimeOffset.Parse(text, CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,17 @@
+namespace Dekoro.Storage;
+
+/// <param name="Folder">Name of the release's folder, from its content.</param>
+public sealed record Release(string Folder, DateTimeOffset PublishedAt, int Files, long Bytes);
+
+/// <summary>What has been published, newest last.</summary>
+public sealed class Releases(Database database)
+{
+    public void Add(Release release) => database.Write(c => c.Run(
+        "INSERT INTO release (folder, published_at, files, bytes) VALUES ($folder, $at, $files, $bytes)",
+        ("$folder", release.Folder), ("$at", release.PublishedAt.ToString("o")), ("$files", release.Files), ("$bytes", release.Bytes)));
+
+    public Release? Newest() => database.Read(c => c.All(
+        "SELECT folder, published_at, files, bytes FROM release ORDER BY id DESC LIMIT 1",
+        row => new Release(row.Text("folder"), DateTimeOffset.Parse(row.Text("published_at"), System.Globalization.CultureInfo.InvariantCulture), row.Int("files"), row.Long("bytes")))
+        .FirstOrDefault());
+}
