@@ -43,12 +43,7 @@ public static class Host
             .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
         builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
         builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c => c.ProblemDetails.Detail ??= SentenceFor(c.ProblemDetails.Status));
-        builder.Services.AddOpenApi(o => o.AddDocumentTransformer((document, _, _) =>
-        {
-            document.Info = new() { Title = "Dekoro", Version = "1", Description = "Pictures, pages and publishing of one site." };
-            document.Servers?.Clear();
-            return Task.CompletedTask;
-        }));
+        builder.Services.AddOpenApi(Description.Set);
         adjust?.Invoke(builder);
         var app = builder.Build();
         app.UseExceptionHandler();

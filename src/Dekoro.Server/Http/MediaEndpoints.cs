@@ -88,7 +88,7 @@ internal static class MediaEndpoints
         return Results.Text(await looking.PageAsync(source, new PlannedAddresses("/media/", assets, maker)), "text/html");
     }
 
-    private static IResult Live(string? path, LiveSite live, HttpResponse response)
+    private static IResult Live(string? path, LiveSite live, HttpRequest request, HttpResponse response)
     {
         response.Headers.ContentSecurityPolicy = PagePolicy;
         var address = path ?? "";
@@ -103,8 +103,7 @@ internal static class MediaEndpoints
         var page = address.TrimEnd('/');
         if (live.PathOf(page.Length == 0 ? "index.html" : page + "/index.html") is not { } index) return Results.Text("There is no page at this address.", statusCode: 404);
         // Addresses inside a page are relative to its folder.
-        if (page.Length > 0 && !address.EndsWith('/')) return Results.Redirect($"/live/{page}/");
-        if (path is null) return Results.Redirect("/live/");
+        if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(page.Length > 0 ? $"/live/{page}/" : "/live/");
         response.Headers.CacheControl = "no-cache";
         return Results.File(index, "text/html; charset=utf-8");
     }
