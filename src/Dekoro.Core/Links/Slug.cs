@@ -1,6 +1,6 @@
-using System.Globalization;
 using System.Text;
 using System.Text.RegularExpressions;
+using AnyAscii;
 
 namespace Dekoro.Core.Links;
 
@@ -9,14 +9,13 @@ public static partial class Slug
 {
     public const int Most = 60;
 
-    /// <returns>Empty where the title holds no letter that has an ASCII form.</returns>
+    /// <returns>Empty where the title holds no letter or digit.</returns>
     public static string Of(string title)
     {
         var ascii = new StringBuilder();
-        foreach (var c in title.Normalize(NormalizationForm.FormD).ToLowerInvariant())
+        foreach (var c in title.Transliterate().ToLowerInvariant())
         {
-            if (CharUnicodeInfo.GetUnicodeCategory(c) == UnicodeCategory.NonSpacingMark || c is '\'' or '’') continue;
-            ascii.Append(c switch { 'ß' => "ss", 'æ' => "ae", 'ø' => "o", 'ł' => "l", _ when char.IsAsciiLetterOrDigit(c) => c.ToString(), _ => "-" });
+            if (c != '\'') ascii.Append(char.IsAsciiLetterOrDigit(c) ? c : '-');
         }
         var slug = Hyphens().Replace(ascii.ToString(), "-").Trim('-');
         return slug.Length <= Most ? slug : slug[..Most].TrimEnd('-');

@@ -1,0 +1,81 @@
+using System.Text.Json;
+using CsCheck;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+
+namespace Dekoro.Core.Tests.Documents;
+
+public sealed class DocumentTests
+{
+    private static readonly Gen<string> Ids = Gen.Int[0, 1_000_000].Select(n => $"b{n}");
+    private static readonly Gen<string> Texts = Gen.String[Gen.Char["ab é—"], 1, 12].Select(t => "x" + t.Replace("  ", " ", StringComparison.Ordinal).Replace("  ", " ", StringComparison.Ordinal).TrimEnd() + "x");
+
+    private static readonly Gen<Block> Paragraphs = Gen.Select(Ids, Texts, Gen.Bool, (id, text, bold) => (Block)new ParagraphBlock(id, [new TextRun(text, bold)]));
+
+    private static readonly Gen<Block> Figures = Gen.Select(Ids, Gen.Int[40, 4000], Gen.Enum<SizeRole>(), Gen.Enum<Side>(), Gen.Bool, Gen.Enum<CaptionSource>(), Gen.Enum<FigureLinkKind>(),
+        (id, px, role, side, flag, caption, link) => (Block)new FigureBlock(id, "asset", flag ? new FigureSize.ByPx(px) : new FigureSize.ByRole(role), side, flag,
+            flag ? AspectRatio.Of(3, 2) : null, new(flag, flag ? "own" : null), new(caption, "words"), new(link, "target")));
+
+    private static readonly Gen<Document> Documents = Gen.OneOf(
+        Paragraphs, Figures,
+        Gen.Select(Ids, Texts, Gen.Int[2, 4], (id, text, level) => (Block)new HeadingBlock(id, level, [new TextRun(text)])),
+        Gen.Select(Ids, Paragraphs.Array[1, 3], Gen.Bool, (id, items, ordered) => (Block)new ListBlock(id, ordered, [.. items.Select(i => System.Collections.Immutable.ImmutableArray.Create(i))])),
+        Gen.Select(Ids, Paragraphs.Array[1, 2], (id, blocks) => (Block)new QuoteBlock(id, [.. blocks])),
+        Ids.Select(id => (Block)new RuleBlock(id))).Array[0, 8].Select(blocks => new Document([.. blocks]));
+
+    [Fact]
+    public void What_is_written_reads_back_and_writes_the_same() => Documents.Sample(document =>
+    {
+        var reading = Read(DocumentWriter.Write(document).ToJsonString());
+        Assert.Empty(reading.Errors);
+        var once = DocumentWriter.Write(reading.Document!).ToJsonString();
+        Assert.Equal(document.Blocks.Select(b => b.GetType()), reading.Document!.Blocks.Select(b => b.GetType()));
+        Assert.Equal(once, DocumentWriter.Write(Read(once).Document!).ToJsonString());
+    });
+
+    [Fact]
+    public void Every_piece_has_an_id_of_its_own() => Documents.Sample(document =>
+    {
+        var twice = new Document([.. document.Blocks, .. document.Blocks]);
+        var ids = Read(DocumentWriter.Write(twice).ToJsonString()).Document!.Blocks.Select(b => b.Id).ToList();
+        Assert.Equal(ids.Count, ids.Distinct().Count());
+    });
+
+    [Fact]
+    public void Spaces_a_browser_would_not_show_are_taken_out()
+    {
+        var p = (ParagraphBlock)Read(Doc("""{"type":"paragraph","content":[{"type":"text","text":"  Kites \n  fly "},{"type":"text","text":"  high ","marks":[{"type":"bold"}]}]}""")).Document!.Blocks[0];
+        Assert.Equal([new TextRun("Kites fly "), new TextRun("high", Bold: true)], p.Inlines);
+    }
+
+    [Fact]
+    public void Pieces_without_words_or_picture_go() =>
+        Assert.Empty(Read(Doc("""{"type":"paragraph"},{"type":"paragraph","content":[{"type":"text","text":"  "}]},{"type":"bulletList","content":[{"type":"listItem","content":[{"type":"paragraph"}]}]}""")).Document!.Blocks);
+
+    [Theory]
+    [InlineData("""{"type":"iframe"}""", "content[0]")]
+    [InlineData("""{"type":"paragraph"},{"type":"figure","attrs":{"asset":"a","size":"huge"}}""", "content[1].attrs.size")]
+    [InlineData("""{"type":"figure","attrs":{"asset":"a","size":20}}""", "content[0].attrs.size")]
+    [InlineData("""{"type":"figure","attrs":{"size":"wide"}}""", "content[0].attrs.asset")]
+    [InlineData("""{"type":"figure","attrs":{"asset":"a","shape":"16x9"}}""", "content[0].attrs.shape")]
+    [InlineData("""{"type":"heading","attrs":{"level":1}}""", "content[0].attrs.level")]
+    [InlineData("""{"type":"blockquote","content":[{"type":"figure","attrs":{"asset":"a"}}]}""", "content[0].content[0]")]
+    [InlineData("""{"type":"paragraph","content":[{"type":"text","text":"a","marks":[{"type":"blink"}]}]}""", "content[0].content[0].marks[0]")]
+    public void What_is_not_known_is_refused_by_its_path(string content, string path)
+    {
+        var reading = Read(Doc(content));
+        Assert.Null(reading.Document);
+        Assert.Contains(reading.Errors, e => e.Path == path && e.Sentence.EndsWith('.'));
+    }
+
+    [Fact]
+    public void Something_else_than_a_document_is_refused() => Assert.Null(Read("[]").Document);
+
+    private static string Doc(string content) => $$"""{"type":"doc","content":[{{content}}]}""";
+
+    private static DocumentReading Read(string json)
+    {
+        using var document = JsonDocument.Parse(json);
+        return DocumentReader.Read(document.RootElement);
+    }
+}

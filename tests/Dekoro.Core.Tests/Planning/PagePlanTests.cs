@@ -1,0 +1,127 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
+using static Dekoro.Core.Tests.Planning.Sample;
+
+namespace Dekoro.Core.Tests.Planning;
+
+public sealed class PagePlanTests
+{
+    [Fact]
+    public void Each_size_stands_as_wide_as_its_role_says_on_each_screen()
+    {
+        var blocks = Enum.GetValues<SizeRole>().Select(r => (Block)Figure("f" + (int)r, role: r)).ToArray();
+        var plan = Plan(Page(blocks), [Picture()]);
+        double[] At(double viewport) => [.. blocks.Select(b => plan.Figures[b.Id].Slot.At(viewport))];
+        Assert.Equal([358, 358, 358, 358, 390], At(390));
+        Assert.Equal([224, 348, 720, 1080, 1280], At(1280));
+    }
+
+    [Fact]
+    public void Text_stands_beside_only_where_a_line_still_holds_enough_characters()
+    {
+        PerClass<bool> Beside(FigureBlock f) => Plan(Page(f), [Picture()]).Figures[f.Id].Beside;
+        Assert.Equal(new(false, true, true), Beside(Figure(role: SizeRole.Third, side: Side.Right, beside: true)));
+        Assert.Equal(new(false, false, false), Beside(Figure(role: SizeRole.Third, side: Side.Centre, beside: true)));
+        Assert.Equal(new(false, false, false), Beside(Figure(role: SizeRole.Column, side: Side.Right, beside: true)));
+        Assert.Equal(new(false, false, false), Beside(Figure(size: new FigureSize.ByPx(660), side: Side.Left, beside: true)));
+    }
+
+    [Fact]
+    public void Fit_is_sharp_soft_or_coarse_by_the_px_there_are_for_the_px_that_are_wanted()
+    {
+        Fit At(int sourcePx, WidthClass c) => Plan(Page(Figure()), [Picture(width: sourcePx, height: sourcePx)]).Figures["f1"].Fits[c];
+        Assert.Equal(FitWord.Sharp, At(1440, WidthClass.Desktop).Word);
+        Assert.Equal(FitWord.Soft, At(1000, WidthClass.Desktop).Word);
+        Assert.Equal(FitWord.Coarse, At(480, WidthClass.Desktop).Word);
+        Assert.Equal(FitReason.FileTooSmall, At(480, WidthClass.Desktop).Reason);
+        Assert.Equal(480 / 720.0, At(480, WidthClass.Desktop).PxPerCssPx, 6);
+    }
+
+    [Fact]
+    public void A_tight_cut_is_named_and_the_whole_picture_offered()
+    {
+        var plan = Plan(Page(Figure(shape: "1:4")), [Picture(width: 1600, height: 1600)]);
+        Assert.Equal(FitReason.CutTooTight, plan.Figures["f1"].Fits.Desktop.Reason);
+        Assert.True(Remedy.For(plan.Figures["f1"], plan.Layout)!.WholePicture);
+    }
+
+    [Fact]
+    public void A_small_file_is_offered_the_largest_size_in_which_it_is_sharp_everywhere()
+    {
+        var plan = Plan(Page(Figure()), [Picture(width: 960, height: 640)]);
+        var remedy = Remedy.For(plan.Figures["f1"], plan.Layout)!;
+        Assert.Equal(SizeRole.Half, remedy.Size);
+        Assert.Null(Remedy.For(Plan(Page(Figure(role: SizeRole.Half)), [Picture(width: 960, height: 640)]).Figures["f1"], plan.Layout));
+    }
+
+    [Fact]
+    public void A_blurred_picture_is_soft_however_many_px_it_has()
+    {
+        var fit = Plan(Page(Figure()), [Picture(sharpness: Fit.BlurredBelow / 2)]).Figures["f1"].Fits.Phone;
+        Assert.Equal((FitWord.Soft, FitReason.Blurred), (fit.Word, fit.Reason));
+    }
+
+    [Fact]
+    public void Places_of_one_cut_on_other_pages_share_one_ladder()
+    {
+        var picture = Picture();
+        var alone = Plan(Page(Figure(role: SizeRole.Third)), [picture]).Figures["f1"];
+        var wide = new PageLayout(new()).SlotOf(new FigureSize.ByRole(SizeRole.Wide));
+        var shared = Plan(Page(Figure(role: SizeRole.Third)), [picture], [new("visit", "x", picture.Id, Cut.Whole(picture.Size), wide)]).Figures["f1"];
+        Assert.True(shared.Ladder.WidthsPx[^1] > alone.Ladder.WidthsPx[^1]);
+        Assert.True(shared.Ladder.WorstRatio <= Ladder.WantedRatio);
+    }
+
+    [Fact]
+    public void The_largest_picture_of_the_first_screen_goes_first_and_what_lies_below_waits()
+    {
+        var words = string.Join(' ', Enumerable.Repeat("The wind comes over the sands before noon.", 60));
+        var plan = Plan(Page(Figure("small", role: SizeRole.Third), Figure("large", role: SizeRole.Edge, shape: "1:1"), Text("t", words), Figure("last")), [Picture()]);
+        Assert.Equal([Loading.AtOnce, Loading.First, Loading.Later], new[] { "small", "large", "last" }.Select(id => plan.Figures[id].Loading));
+        Assert.True(plan.Weights.Phone.Later > 0 && plan.Weights.Phone.AtOnce > 0);
+    }
+
+    [Fact]
+    public void A_picture_that_is_gone_is_named_and_the_rest_is_planned()
+    {
+        var plan = Plan(Page(Figure("f1", asset: "gone"), Figure("f2")), [Picture()]);
+        Assert.Equal(["f2"], plan.Figures.Keys);
+        Assert.Contains(plan.Notices, n => n.BlockId == "f1" && n.Blocks);
+    }
+
+    [Fact]
+    public void Words_come_from_where_they_were_chosen()
+    {
+        string Caption(CaptionSource source) => Plan(Page(Figure(caption: new(source, "Our own"))), [Picture()]).Figures["f1"].Caption;
+        Assert.Equal(["", "Kite over the dunes", "A red kite", "Seen from the pier", "Our own"], Enum.GetValues<CaptionSource>().Select(Caption));
+        Assert.Equal("", Plan(Page(Figure(alt: new(true, "ignored"))), [Picture()]).Figures["f1"].Alt);
+        Assert.Equal("Here only", Plan(Page(Figure(alt: new(false, "Here only"))), [Picture()]).Figures["f1"].Alt);
+    }
+
+    [Fact]
+    public void A_picture_without_alt_text_is_noticed_unless_it_is_decorative()
+    {
+        var wordless = Picture(words: new Words("Kite"));
+        Assert.Single(Plan(Page(Figure()), [wordless]).Notices);
+        Assert.Empty(Plan(Page(Figure(alt: new(true, null))), [wordless]).Notices);
+    }
+
+    [Fact]
+    public void A_link_that_must_not_be_followed_is_dropped_and_said()
+    {
+        var figure = Plan(Page(Figure(link: new(FigureLinkKind.Address, "javascript:alert(1)"))), [Picture()]);
+        Assert.Null(figure.Figures["f1"].Link);
+        Assert.Contains("javascript", Assert.Single(figure.Notices).Sentence, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(PictureFormat.Jpeg, false, 1, new[] { OutputFormat.Avif, OutputFormat.WebP, OutputFormat.Jpeg })]
+    [InlineData(PictureFormat.Png, true, 1, new[] { OutputFormat.Avif, OutputFormat.WebP, OutputFormat.Png })]
+    [InlineData(PictureFormat.Gif, false, 9, new[] { OutputFormat.WebP, OutputFormat.Gif })]
+    [InlineData(PictureFormat.Svg, true, 1, new[] { OutputFormat.Svg })]
+    public void Formats_follow_what_the_picture_is(PictureFormat format, bool alpha, int frames, OutputFormat[] expected) =>
+        Assert.Equal(expected, Plan(Page(Figure()), [Picture(format: format, alpha: alpha, frames: frames)]).Figures["f1"].Formats);
+}

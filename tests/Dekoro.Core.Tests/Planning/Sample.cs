@@ -1,0 +1,31 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Links;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Sites;
+
+namespace Dekoro.Core.Tests.Planning;
+
+/// <summary>Small pages of the Windle Sands Kite Museum to plan.</summary>
+internal static class Sample
+{
+    public static PictureFacts Picture(string id = "kite", int width = 4000, int height = 3000, KeepBox? keep = null, double? sharpness = 0.2, Words? words = null,
+        PictureFormat format = PictureFormat.Jpeg, bool alpha = false, int frames = 1) =>
+        new(id, id + ".jpg", format, new(width, height), alpha, frames, 2_000_000, BytesModel.Unmeasured((double)height / width), sharpness, keep,
+            words ?? new Words("Kite over the dunes", "A red kite over dunes", "A red kite", "Seen from the pier"));
+
+    public static FigureBlock Figure(string id = "f1", string asset = "kite", SizeRole role = SizeRole.Column, Side side = Side.Centre, bool beside = false,
+        string? shape = null, AltChoice? alt = null, CaptionChoice? caption = null, LinkChoice? link = null, FigureSize? size = null) =>
+        new(id, asset, size ?? new FigureSize.ByRole(role), side, beside, shape is not null && AspectRatio.TryParse(shape, out var s) ? s : null,
+            alt ?? new AltChoice(false, null), caption ?? new CaptionChoice(CaptionSource.None), link ?? new LinkChoice(FigureLinkKind.None));
+
+    public static ParagraphBlock Text(string id, string text) => new(id, [new TextRun(text)]);
+
+    public static PageSource Page(params Block[] blocks) => new("home", "Home", "", "", new Document([.. blocks]));
+
+    public static PagePlan Plan(PageSource page, IEnumerable<PictureFacts> pictures, IReadOnlyList<Place>? elsewhere = null) =>
+        PagePlanner.Plan(page, new PlanFacts(new SiteStyle(), pictures.ToDictionary(p => p.Id), Site, elsewhere ?? []));
+
+    public static SiteAddresses Site { get; } = new(new Dictionary<string, string> { ["home"] = "", ["visit"] = "visit" }, new HashSet<string> { "kites.example" });
+}
