@@ -38,7 +38,7 @@ public sealed record Fit(
     public const double MostRatio = 2;
 
     /// <summary>Below this normalised Laplacian variance a picture counts as blurred (Imaging measures, Core judges).</summary>
-    public const double BlurredBelow = 0.012;
+    public const double BlurredBelow = 0.03;
 
     private const double ShareOfVisits = 0.9;
 

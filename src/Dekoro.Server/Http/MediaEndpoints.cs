@@ -23,7 +23,7 @@ internal static class MediaEndpoints
         app.MapGet("/media/{name}", Planned).ExcludeFromDescription();
         app.MapGet("/proof/assets/{name}", ProofAsset).ExcludeFromDescription();
         app.MapGet("/proof/{id}", ProofPage).ExcludeFromDescription();
-        app.MapGet("/live/{**path}", Live).ExcludeFromDescription();
+        app.MapMethods("/live/{**path}", [HttpMethods.Get, HttpMethods.Head], Live).ExcludeFromDescription();
     }
 
     /// <summary>A picture, or a cut of it written x-y-w-h, at one of the proof widths; nothing else is made on demand.</summary>

@@ -48,7 +48,7 @@ internal static class PageEndpoints
     private static IReadOnlyList<PageItem> List(Workspace workspace, PlanBook book)
     {
         var facts = book.Facts();
-        return [.. workspace.Pages.All().Select(p => new PageItem(p.Id, p.Kind, p.Title, p.Path, p.Summary, Publisher.StateOf(p), p.IsOn, p.ChangedAt, p.PublishedAt,
+        return [.. workspace.Pages.All().Select(p => new PageItem(p.Id, p.Kind, p.Title, p.Path, p.Summary, book.StateOf(p), p.IsOn, p.ChangedAt, p.PublishedAt,
             [.. book.DocumentOf(p).Figures.Select(f => f.AssetId).Where(facts.Pictures.ContainsKey)],
             PagePlanner.Plan(book.SourceOf(p), p.IsOn ? facts : book.Facts(book.SourceOf(p))).Notices.Length))];
     }
@@ -109,7 +109,7 @@ internal static class PageEndpoints
         response.Headers.ETag = Problems.ETagOf(now.Version);
         events.Send("page", new { id, version = now.Version });
         background.Prepare();
-        return TypedResults.Ok(new DraftKept(now.Version, Publisher.StateOf(now), now.ChangedAt));
+        return TypedResults.Ok(new DraftKept(now.Version, book.StateOf(now), now.ChangedAt));
     }
 
     private static async Task<Results<Ok<Look>, ProblemHttpResult>> LookAt(string id, DraftChange change, Workspace workspace, PlanBook book, Looking looking)
@@ -120,7 +120,7 @@ internal static class PageEndpoints
         return TypedResults.Ok(await looking.AtAsync(new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document)));
     }
 
-    private static Draft DraftOf(PageRow page, PlanBook book) => new(page.Id, page.Kind, page.Title, page.Path, page.Summary, Publisher.StateOf(page), page.Version,
+    private static Draft DraftOf(PageRow page, PlanBook book) => new(page.Id, page.Kind, page.Title, page.Path, page.Summary, book.StateOf(page), page.Version,
         page.ChangedAt, DocumentWriter.Write(book.DocumentOf(page)));
 
     private static string? TitleError(string? title) => title?.Trim().Length switch

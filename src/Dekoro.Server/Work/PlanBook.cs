@@ -37,6 +37,23 @@ public sealed class PlanBook(Workspace workspace)
             [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))]);
     }
 
+    /// <summary>off, draft (never public), changed (since it was published), published.</summary>
+    public string StateOf(PageRow page) => (page.IsOn, page.Published) switch
+    {
+        (false, _) => "off",
+        (_, null) => "draft",
+        (_, var published) => published == ContentOf(page) ? "published" : "changed",
+    };
+
+    /// <summary>All that a person can change of what a page shows: its own, and the words and keep areas of its pictures.</summary>
+    public string ContentOf(PageRow page)
+    {
+        var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.Select(f => f.AssetId).Distinct()])
+            .OrderBy(a => a.Id, StringComparer.Ordinal)
+            .Select(a => new { a.Id, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
+        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures });
+    }
+
     public IReadOnlyList<PageRow> PublicPages() => [.. workspace.Pages.All().Where(p => p.IsOn)];
 
     public SiteFrame Frame()

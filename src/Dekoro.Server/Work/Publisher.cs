@@ -30,18 +30,10 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         return
         [
             .. workspace.Pages.All().Where(p => p.IsOn || p.Published is not null).Select(page => new PageChange(page.Id, page.Title, page.Path,
-                StateOf(page) switch { "off" => "off", "draft" => "new", "changed" => "changed", _ => "same" },
+                book.StateOf(page) switch { "off" => "off", "draft" => "new", "changed" => "changed", _ => "same" },
                 page.IsOn ? [.. PagePlanner.Plan(book.SourceOf(page), facts).Notices.Select(n => n.Sentence)] : [])),
         ];
     }
-
-    /// <summary>off, draft (never public), changed (since it was published), published.</summary>
-    public static string StateOf(PageRow page) => (page.IsOn, page.Published) switch
-    {
-        (false, _) => "off",
-        (_, null) => "draft",
-        (_, var published) => published == ContentOf(page) ? "published" : "changed",
-    };
 
     public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop)
     {
@@ -49,10 +41,11 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         try
         {
             var rows = book.PublicPages();
+            var content = rows.ToDictionary(r => r.Id, book.ContentOf);
             var (files, made) = await BuildAsync(rows, progress, stop);
             progress.Report(new(files.Count, files.Count, "Writing the pages."));
             var (release, written) = live.GoLive(files);
-            workspace.Pages.MarkPublished(rows.ToDictionary(r => r.Id, ContentOf), clock.GetUtcNow());
+            workspace.Pages.MarkPublished(content, clock.GetUtcNow());
             var bytes = files.Values.Sum(f => f.Bytes);
             workspace.Releases.Add(new(release, clock.GetUtcNow(), files.Count, bytes));
             return new(release, rows.Count, made, written, files.Count, bytes);
@@ -132,6 +125,4 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
 
     private Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
         workspace.Assets.FindMany([.. plans.SelectMany(p => p.Figures.Values).Select(f => f.Picture.Id).Distinct()]).ToDictionary(a => a.Id);
-
-    private static string ContentOf(PageRow page) => Json.Write(new { page.Title, page.Path, page.Summary, page.Draft });
 }

@@ -1,0 +1,61 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type FileItem = Schemas['FileItem'];
+export type PageItem = Schemas['PageItem'];
+export type Draft = Schemas['Draft'];
+export type Look = Schemas['Look'];
+export type FigureLook = Schemas['FigureLook'];
+export type SiteLook = Schemas['SiteLook'];
+
+/** What went wrong, as a sentence for the person (RFC 9457). */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    sentence: string,
+    readonly field?: string,
+    readonly more: Record<string, unknown> = {},
+  ) {
+    super(sentence);
+  }
+}
+
+const unreachable =
+  'Dekoro cannot be reached just now: what you typed is kept here, and it is tried again when the line is back.';
+
+export const api = createClient<paths>({
+  baseUrl: '/',
+  fetch: async (request) => {
+    try {
+      return await fetch(request);
+    } catch {
+      throw new Problem(0, unreachable);
+    }
+  },
+});
+
+/** The answer's data, or a Problem thrown. */
+export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  const { data, error, response } = await call;
+  if (response.ok) return data as T;
+  const problem = (error ?? {}) as { detail?: string; field?: string };
+  throw new Problem(
+    response.status,
+    problem.detail ?? 'That did not work: try it again.',
+    problem.field,
+    problem as Record<string, unknown>,
+  );
+}
+
+export const sentenceOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
+
+/** A proof of a picture, or of a cut of it, at one of the fixed proof widths. */
+export function proofOf(
+  assetId: string,
+  width: 160 | 320 | 640 | 1280,
+  cut?: { x: number; y: number; width: number; height: number },
+) {
+  const window = cut ? `${cut.x}-${cut.y}-${cut.width}-${cut.height}` : 'whole';
+  return `/media/proof/${assetId}/${window}/${width}`;
+}

@@ -1,0 +1,33 @@
+import { queryClient } from './queries';
+import type { Schemas } from './client';
+
+type Sent = { library: { id: string | null }; page: { id: string; version: number }; job: Schemas['Job'] };
+type Listener<K extends keyof Sent> = (data: Sent[K]) => void;
+const listeners: { [K in keyof Sent]: Set<Listener<K>> } = { library: new Set(), page: new Set(), job: new Set() };
+
+/** Hears of one kind of event until the returned function is called. */
+export function on<K extends keyof Sent>(kind: K, listener: Listener<K>) {
+  listeners[kind].add(listener);
+  return () => void listeners[kind].delete(listener);
+}
+
+/** What the server says has changed is asked for again; a line that broke is taken up again by the browser. */
+export function listen() {
+  const source = new EventSource('/api/events');
+  const again = (...keys: string[]) => keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }));
+  source.addEventListener('library', (event) => {
+    again('files', 'publish');
+    listeners.library.forEach((listener) => listener(JSON.parse(event.data)));
+  });
+  source.addEventListener('pages', () => again('pages', 'publish'));
+  source.addEventListener('page', (event) => {
+    again('pages', 'publish');
+    listeners.page.forEach((listener) => listener(JSON.parse(event.data)));
+  });
+  source.addEventListener('job', (event) => {
+    const job = JSON.parse(event.data) as Schemas['Job'];
+    if (job.state !== 'running') again('pages', 'publish', 'site');
+    listeners.job.forEach((listener) => listener(job));
+  });
+  return () => source.close();
+}

@@ -1,0 +1,30 @@
+import { QueryClient } from '@tanstack/svelte-query';
+import { answer, api } from './client';
+
+export const queryClient = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
+
+export const sitePlan = () => ({
+  queryKey: ['site'],
+  queryFn: () => answer(api.GET('/api/site')),
+  staleTime: Infinity,
+});
+export const pageList = () => ({ queryKey: ['pages'], queryFn: () => answer(api.GET('/api/pages')) });
+export const publishPreview = () => ({ queryKey: ['publish'], queryFn: () => answer(api.GET('/api/publish')) });
+export const onePicture = (id: string) => ({
+  queryKey: ['files', 'one', id],
+  queryFn: () => answer(api.GET('/api/files/{id}', { params: { path: { id } } })),
+});
+
+const pageSize = 120;
+
+/** The library's pictures for a search, a hundred or so at a time. */
+export const pictures = (query: string) => ({
+  queryKey: ['files', 'search', query],
+  queryFn: ({ pageParam }: { pageParam: number }) =>
+    answer(api.GET('/api/files', { params: { query: { query, skip: pageParam, take: pageSize } } })),
+  initialPageParam: 0,
+  getNextPageParam: (last: { total: number }, all: { items: unknown[] }[]) => {
+    const got = all.reduce((sum, page) => sum + page.items.length, 0);
+    return got < last.total ? got : undefined;
+  },
+});

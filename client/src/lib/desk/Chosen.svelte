@@ -1,0 +1,134 @@
+<!-- Trim marks, tag and grips of the chosen figure, drawn over the frame. -->
+<script lang="ts">
+  import Fit from '$lib/ui/Fit.svelte';
+  import { weight } from '$lib/ui/words';
+  import type { Desk } from './desk.svelte';
+  import { slotAt, type Box } from './geometry';
+  import { resize, type Resizing } from './resizing';
+  import { sizeWords } from './choices';
+
+  let { desk, scale, viewHeight }: { desk: Desk; scale: number; viewHeight: number } = $props();
+  let resizing = $state.raw<Resizing | null>(null);
+
+  const figure = $derived(desk.chosenPiece?.figure ?? null);
+  const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
+  const box = $derived.by<Box | null>(() => {
+    void [desk.moved, scale, resizing];
+    const image = figure && desk.elementOf(desk.chosen)?.querySelector('img');
+    if (!image) return null;
+    const { left, top, width, height } = image.getBoundingClientRect();
+    return { left: left * scale, top: top * scale, width: width * scale, height: height * scale };
+  });
+  const fit = $derived(look?.fits[desk.widthClass]);
+  const tagBelow = $derived(box !== null && box.top < 34);
+  const tagTop = $derived(
+    box === null ? 0 : tagBelow ? Math.min(Math.max(box.top, 0) + 8, viewHeight - 30) : box.top - 32,
+  );
+  const grips = ['nw', 'ne', 'sw', 'se'] as const;
+
+  function grab(event: PointerEvent, corner: (typeof grips)[number]) {
+    const element = desk.elementOf(desk.chosen);
+    const id = desk.chosen;
+    if (!element || !figure || !id || event.button !== 0) return;
+    event.preventDefault();
+    (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+    resize({
+      event,
+      corner,
+      element,
+      scale,
+      viewport: desk.width,
+      side: figure.side,
+      sizes: desk.site.sizes.map((size) => ({ role: size.role!, px: slotAt(size.width, desk.width) })),
+      column: slotAt(desk.site.column, desk.width),
+      show: (now) => {
+        resizing = now;
+        desk.moved++;
+      },
+      done: (change) => {
+        resizing = null;
+        if (change) desk.setFigure(id, change);
+        else void desk.askLook();
+      },
+    });
+  }
+  const share = $derived.by(() => {
+    if (!resizing) return '';
+    const column = slotAt(desk.site.column, desk.width);
+    return resizing.role ? sizeWords(resizing.role) : `${Math.round((100 * resizing.px) / column)} % of the column`;
+  });
+</script>
+
+{#if box && figure}
+  <div
+    class="dk-crop pointer-events-none absolute!"
+    data-testid="trim-marks"
+    style="left:{box.left}px;top:{box.top}px;width:{box.width}px;height:{box.height}px"
+  >
+    {#each grips as corner (corner)}
+      <div
+        class="grip {corner}"
+        role="presentation"
+        data-corner={corner}
+        onpointerdown={(event) => grab(event, corner)}
+      ></div>
+    {/each}
+  </div>
+  {#if fit}
+    <div
+      class="dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2 whitespace-nowrap text-neutral-content"
+      style="left:{Math.max(0, box.left)}px;top:{tagTop}px"
+      data-testid="tag"
+    >
+      <span class="max-w-40 truncate font-semibold">{look?.title}</span>
+      {#if resizing}
+        <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
+        <span>{(((look?.cut.width ?? 0) * 1) / Math.max(1, resizing.px)).toFixed(1)}×</span>
+      {:else}
+        <span>{Math.round(fit.slotCssPx)} px, {sizeWords(figure.size)}</span>
+        <span class="tag-fit"><Fit word={fit.word} /></span>
+        <span>{weight(fit.bytes)}</span>
+      {/if}
+    </div>
+  {/if}
+{/if}
+
+<style>
+  .grip {
+    position: absolute;
+    width: 24px;
+    height: 24px;
+    pointer-events: auto;
+    touch-action: none;
+  }
+  .grip::after {
+    content: '';
+    position: absolute;
+    inset: 7px;
+    background: var(--color-base-100);
+    border: 2px solid var(--dk-crop);
+  }
+  .nw {
+    left: -12px;
+    top: -12px;
+    cursor: nwse-resize;
+  }
+  .se {
+    right: -12px;
+    bottom: -12px;
+    cursor: nwse-resize;
+  }
+  .ne {
+    right: -12px;
+    top: -12px;
+    cursor: nesw-resize;
+  }
+  .sw {
+    left: -12px;
+    bottom: -12px;
+    cursor: nesw-resize;
+  }
+  .tag-fit :global(.dk-fit) {
+    color: inherit;
+  }
+</style>

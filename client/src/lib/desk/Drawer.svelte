@@ -1,0 +1,160 @@
+<!-- The library at the foot of the desk: closed a lip, open half the height, the page stays in view. -->
+<script lang="ts">
+  import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import ChevronUp from '@lucide/svelte/icons/chevron-up';
+  import Search from '@lucide/svelte/icons/search';
+  import { proofOf, type FileItem } from '$lib/api/client';
+  import { pictures } from '$lib/api/queries';
+  import { rowsOf } from '$lib/library/rows';
+  import { uploads } from '$lib/library/uploads.svelte';
+  import { count, weight } from '$lib/ui/words';
+  import type { Desk } from './desk.svelte';
+
+  let { desk }: { desk: Desk } = $props();
+  let query = $state('');
+  let width = $state(0);
+  let picker = $state<HTMLInputElement>();
+  let field = $state<HTMLInputElement>();
+  const found = createInfiniteQuery(() => ({ ...pictures(query.trim()), placeholderData: keepPreviousData }));
+  const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
+  const total = $derived(found.data?.pages[0]?.total ?? 0);
+  const rows = $derived(width > 0 ? rowsOf(items, (item) => item.width / item.height, width - 32, 104, 24) : []);
+  const refused = $derived(uploads.list.filter((upload) => upload.state === 'refused'));
+
+  const sentence = $derived(
+    desk.swapping
+      ? 'Click the picture that is to stand there instead.'
+      : desk.gap
+        ? 'Click a picture: it goes where the line stands.'
+        : desk.chosen
+          ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
+          : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
+  );
+  $effect(() => {
+    if (desk.drawerOpen) field?.focus();
+    else desk.swapping = null;
+  });
+
+  function take(item: FileItem) {
+    if (desk.swapping) {
+      desk.setFigure(desk.swapping, { asset: item.id, alt: null });
+      desk.swapping = null;
+    } else desk.place([item.id]);
+  }
+</script>
+
+<section
+  aria-label="Library"
+  class="flex flex-none flex-col border-t border-base-content bg-base-100"
+  class:open={desk.drawerOpen}
+>
+  <div class="flex h-9 flex-none items-center gap-3 px-4">
+    <button
+      class="flex h-full cursor-pointer items-center gap-2"
+      aria-expanded={desk.drawerOpen}
+      onclick={() => (desk.drawerOpen = !desk.drawerOpen)}
+    >
+      <ChevronUp size={15} class={desk.drawerOpen ? 'rotate-180' : ''} /><span class="font-semibold">Library</span><kbd
+        class="dk-key">L</kbd
+      >
+    </button>
+    {#if desk.drawerOpen}
+      <label
+        class="flex h-7 w-64 items-center gap-2 rounded-[4px] border border-edge px-2 focus-within:border-base-content"
+      >
+        <Search size={14} />
+        <input
+          bind:this={field}
+          class="min-w-0 flex-1 outline-none"
+          type="search"
+          bind:value={query}
+          aria-label="Search the library"
+          placeholder="dunes, lantern, wor …"
+        />
+      </label>
+      <span class="min-w-0 flex-1 truncate text-quiet">{sentence}</span>
+      <button class="dk-button" onclick={() => picker?.click()}>From this computer</button>
+      <input
+        bind:this={picker}
+        type="file"
+        multiple
+        hidden
+        aria-label="Pictures from this computer"
+        onchange={(event) => void desk.placeFiles([...(event.currentTarget.files ?? [])])}
+      />
+    {:else}
+      <span class="dk-tabular text-quiet">{found.data ? count(total, 'picture') : ''}</span>
+      <span class="h-4 border-l border-hair"></span><span class="text-quiet">lately</span>
+      <span class="flex h-6 items-center gap-1">
+        {#each items.slice(0, 7) as item (item.id)}<img src={proofOf(item.id, 160)} alt="" class="h-6 w-auto" />{/each}
+      </span>
+      {#if desk.look}
+        <span class="dk-tabular ml-auto truncate text-quiet">
+          The pictures weigh {weight(desk.look.weights.desktop.all)} on desktop, {weight(desk.look.weights.phone.all)} on
+          phone
+        </span>
+      {/if}
+    {/if}
+  </div>
+  {#if uploads.going > 0 || refused.length > 0}
+    <div class="border-t border-hair px-4 py-1" role="status">
+      {#if uploads.going > 0}<p>{count(uploads.going, 'file')} on the way</p>{/if}
+      {#each refused as upload (upload.key)}
+        <p class="dk-problem">
+          {upload.file.name}: {upload.sentence}
+          <button class="dk-link" onclick={() => uploads.retry(upload)}>try again</button>
+        </p>
+      {/each}
+      {#if uploads.going === 0}<button class="dk-link" onclick={() => uploads.clear()}>clear</button>{/if}
+    </div>
+  {/if}
+  {#if desk.drawerOpen}
+    <div
+      bind:clientWidth={width}
+      class="min-h-0 flex-1 overflow-y-auto border-t border-hair bg-base-200 px-4 py-4"
+      onscroll={(event) => {
+        const { scrollTop, scrollHeight, clientHeight } = event.currentTarget;
+        if (scrollHeight - scrollTop - clientHeight < 400 && found.hasNextPage && !found.isFetching)
+          void found.fetchNextPage();
+      }}
+    >
+      {#if found.data && total === 0}
+        <p class="text-read">
+          {query.trim()
+            ? `No picture answers to “${query.trim()}”: try fewer words.`
+            : 'The library is empty: take pictures from this computer, or drop them onto the page.'}
+        </p>
+      {/if}
+      {#each rows as row, i (i)}
+        <div class="mb-4 flex gap-6">
+          {#each row.items as { item, width: px } (item.id)}
+            <button
+              class="flex-none cursor-pointer text-left"
+              style:width="{px}px"
+              draggable="true"
+              ondragstart={(event) => event.dataTransfer?.setData('application/x-dekoro-picture', item.id)}
+              onclick={() => take(item)}
+            >
+              <img
+                src={proofOf(item.id, 320)}
+                alt=""
+                loading="lazy"
+                class="block w-full bg-base-300 object-cover"
+                style:height="{row.height}px"
+                draggable="false"
+              />
+              <span class="mt-1 block truncate">{item.words.title}</span>
+              <span class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span>
+            </button>
+          {/each}
+        </div>
+      {/each}
+    </div>
+  {/if}
+</section>
+
+<style>
+  .open {
+    height: 44%;
+  }
+</style>

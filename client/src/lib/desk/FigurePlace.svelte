@@ -1,0 +1,91 @@
+<!-- Side, size and text beside, as small drawings of where the picture stands. -->
+<script lang="ts">
+  import type { Schemas } from '$lib/api/client';
+  import { sides, sizes } from './choices';
+  import type { Desk } from './desk.svelte';
+  import type { FigureAttrs } from './schema';
+
+  let {
+    desk,
+    figure,
+    set,
+    beside,
+  }: {
+    desk: Desk;
+    figure: FigureAttrs;
+    set: (change: Partial<FigureAttrs>) => void;
+    beside?: Schemas['PerClassOfboolean'];
+  } = $props();
+
+  /** Left edge and width of the picture in a drawing 28 units wide, column from 5 to 23. */
+  const sideBox = { left: [5, 8], centre: [10, 8], right: [15, 8] } as const;
+  const sizeBox = { third: [11, 6], half: [9, 10], column: [5, 18], wide: [2.5, 23], edge: [0, 28] } as const;
+  const takesSide = $derived(!['wide', 'edge'].includes(String(figure.size)));
+  const mayBeside = $derived(takesSide && figure.side !== 'centre' && figure.size !== 'column');
+  let typed = $state<string | null>(null);
+  const takePx = () => {
+    const px = Number.parseInt(typed ?? '', 10);
+    typed = null;
+    if (Number.isFinite(px)) set({ size: Math.min(4000, Math.max(40, px)) });
+  };
+</script>
+
+{#snippet drawing(box: readonly [number, number])}
+  <svg viewBox="0 0 28 20" width="28" height="20" fill="currentColor" aria-hidden="true">
+    <rect x={box[0]} y="3" width={box[1]} height="8" rx=".5" />
+    <path d="M5 14h18v1.2H5zM5 17.4h13v1.2H5z" opacity=".55" />
+  </svg>
+{/snippet}
+
+<div class="flex items-center gap-2" role="group" aria-label="Side">
+  <span class="w-8 text-quiet">Side</span>
+  {#each sides as side (side)}
+    <button
+      class="dk-button h-auto flex-1 flex-col gap-0 px-1 py-1"
+      aria-pressed={figure.side === side}
+      disabled={!takesSide}
+      onclick={() => set({ side })}
+    >
+      {@render drawing(sideBox[side])}{side}
+    </button>
+  {/each}
+</div>
+<div class="mt-2 flex items-center gap-1" role="group" aria-label="Size">
+  <span class="w-9 text-quiet">Size</span>
+  {#each sizes as size (size)}
+    <button
+      class="dk-button h-auto min-w-0 flex-1 flex-col gap-0 px-0 py-1"
+      aria-pressed={figure.size === size}
+      onclick={() => set({ size })}
+    >
+      {@render drawing(sizeBox[size])}{size}
+    </button>
+  {/each}
+</div>
+<div class="mt-2.5 flex items-center justify-between">
+  <label class="flex items-center gap-2">
+    <input
+      class="dk-field dk-tabular w-16 text-right"
+      aria-label="Size in px"
+      inputmode="numeric"
+      placeholder="own"
+      value={typed ?? (typeof figure.size === 'number' ? figure.size : '')}
+      oninput={(event) => (typed = event.currentTarget.value)}
+      onchange={takePx}
+    />px
+  </label>
+  <label class="flex min-h-6 items-center gap-2 {mayBeside ? '' : 'text-quiet'}">
+    <input
+      type="checkbox"
+      role="switch"
+      class="toggle toggle-sm"
+      checked={figure.beside}
+      disabled={!mayBeside}
+      onchange={(event) => set({ beside: event.currentTarget.checked })}
+    />
+    text beside
+  </label>
+</div>
+{#if figure.beside && beside && !beside[desk.widthClass]}
+  <p class="mt-1.5 text-quiet">On {desk.widthClass} the text goes below: too little room is left for a line.</p>
+{/if}

@@ -1,0 +1,234 @@
+<!-- A placed picture, in the order people decide: picture, fit, shape and cut, place, words, link. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { onMount, tick } from 'svelte';
+  import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
+  import { onePicture } from '$lib/api/queries';
+  import Fit from '$lib/ui/Fit.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import KeepBox from '$lib/ui/KeepBox.svelte';
+  import { weight } from '$lib/ui/words';
+  import { captionSources, linkKinds, sizeWords } from './choices';
+  import type { Desk } from './desk.svelte';
+  import FigurePlace from './FigurePlace.svelte';
+  import LinkField from './LinkField.svelte';
+  import PieceMoves from './PieceMoves.svelte';
+  import type { FigureAttrs } from './schema';
+
+  let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
+  const look = $derived(desk.look?.figures[id]);
+  const picture = createQuery(() => onePicture(figure.asset));
+  const file = $derived(picture.data?.file);
+  const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
+  let open = $state({ cut: false, place: true, words: false, link: false });
+  let keepProblem = $state('');
+  const classes = ['phone', 'tablet', 'desktop'] as const;
+  const shapes = $derived(
+    figure.shape && !desk.site.shapes.includes(figure.shape) ? [...desk.site.shapes, figure.shape] : desk.site.shapes,
+  );
+  const cutWords = $derived(
+    figure.shape === null ? 'as is, the whole picture' : `${figure.shape}${look?.loss ? `, ${look.loss}` : ''}`,
+  );
+  const altWords = $derived(figure.decorative ? 'decorative' : look?.alt ? 'alt text' : 'no alt text');
+
+  onMount(() => {
+    const focus = async (event: Event) => {
+      open.words = true;
+      await tick();
+      document.getElementById((event as CustomEvent<string>).detail === 't' ? 'figure-alt' : 'figure-caption')?.focus();
+    };
+    addEventListener('desk-words', focus);
+    return () => removeEventListener('desk-words', focus);
+  });
+
+  async function keep(box: { x: number; y: number; width: number; height: number }) {
+    keepProblem = '';
+    try {
+      await answer(
+        api.PATCH('/api/files/{id}', {
+          params: { path: { id: figure.asset } },
+          body: { keep: { ...box, byHand: true } },
+        }),
+      );
+      await Promise.all([picture.refetch(), desk.askLook()]);
+    } catch (error) {
+      keepProblem = sentenceOf(error);
+    }
+  }
+</script>
+
+<div class="border-b border-hair px-4 py-3">
+  <PieceMoves {desk} name={look?.title ?? 'Picture'} />
+  <div class="mt-2 flex gap-3">
+    {#if look}<img
+        src={proofOf(figure.asset, 160, look.cut)}
+        alt=""
+        class="h-17 w-17 object-contain object-left"
+      />{/if}
+    <div class="min-w-0">
+      <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : ''}</p>
+      <button
+        class="dk-button mt-1.5"
+        aria-pressed={desk.swapping === id}
+        onclick={() => ((desk.swapping = desk.swapping === id ? null : id), (desk.drawerOpen = desk.swapping !== null))}
+        >Change the picture</button
+      >
+    </div>
+  </div>
+</div>
+
+<section class="border-b border-hair px-4 py-2.5" aria-label="Fit at each width">
+  <h3 class="mb-1 font-semibold">Fit at each width</h3>
+  {#if look}
+    <table class="dk-tabular w-full">
+      <tbody>
+        {#each classes as c (c)}
+          {@const fit = look.fits[c]}
+          <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
+            <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
+            <td class="text-right text-quiet">{Math.round(fit.slotCssPx)} px</td>
+            <td class="pl-3"><Fit word={fit.word} density={fit.pxPerCssPx} /></td>
+            <td class="text-right">{weight(fit.bytes)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if look.remedy}
+      {@const remedy = look.remedy}
+      <p class="mt-1">
+        {remedy.sentence}
+        {#if remedy.size}
+          <button class="dk-link" onclick={() => set({ size: remedy.size as FigureAttrs['size'] })}>use it</button>
+        {:else if remedy.wholePicture}
+          <button class="dk-link" onclick={() => set({ shape: null })}>use it whole</button>
+        {/if}
+      </p>
+    {/if}
+  {:else}
+    <p class="text-quiet">{desk.problem || 'Being worked out.'}</p>
+  {/if}
+</section>
+
+<Group name="Shape and cut" value={cutWords} bind:open={open.cut}>
+  <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shape">
+    <button class="dk-button" aria-pressed={figure.shape === null} onclick={() => set({ shape: null })}>as is</button>
+    {#each shapes as shape (shape)}
+      <button class="dk-button dk-tabular" aria-pressed={figure.shape === shape} onclick={() => set({ shape })}
+        >{shape}</button
+      >
+    {/each}
+  </div>
+  {#if file && look}
+    {@const cut = look.cut}
+    <div class="mt-3">
+      <KeepBox
+        id={figure.asset}
+        shape={file.width / file.height}
+        keep={file.keep}
+        cut={figure.shape === null
+          ? undefined
+          : {
+              x: cut.x / file.width,
+              y: cut.y / file.height,
+              width: cut.width / file.width,
+              height: cut.height / file.height,
+            }}
+        onchange={keep}
+      />
+    </div>
+    {#if look.loss}<p class="mt-2 text-soft" role="status">Of what must stay in view, {look.loss}.</p>{/if}
+    <p class="mt-1.5 text-quiet">The dashed box is what must stay in view; every cut of this picture follows it.</p>
+    {#if keepProblem}<p class="dk-problem" role="alert">{keepProblem}</p>{/if}
+  {/if}
+</Group>
+
+<Group
+  name="Place"
+  value="{figure.side}, {sizeWords(figure.size)}{look?.beside[desk.widthClass] ? ', text beside it' : ''}"
+  bind:open={open.place}
+>
+  <FigurePlace {desk} {figure} {set} beside={look?.beside} />
+</Group>
+
+<Group name="Words" value="{altWords}, caption: {captionSources[figure.captionSource]}" bind:open={open.words}>
+  <div class="flex items-center justify-between">
+    <label class="dk-label" for="figure-alt">Alt text</label>
+    <label class="flex min-h-6 items-center gap-1.5">
+      <input
+        type="checkbox"
+        checked={figure.decorative}
+        onchange={(event) => set({ decorative: event.currentTarget.checked })}
+      />decorative
+    </label>
+  </div>
+  <textarea
+    id="figure-alt"
+    class="dk-field resize-none"
+    rows="3"
+    disabled={figure.decorative}
+    value={figure.alt ?? file?.words.alt ?? ''}
+    oninput={(event) => set({ alt: event.currentTarget.value === file?.words.alt ? null : event.currentTarget.value })}
+  ></textarea>
+  <p class="text-quiet">
+    {#if figure.decorative}
+      Screen readers pass over it in silence.
+    {:else if figure.alt !== null}
+      For this place only. <button class="dk-link" onclick={() => set({ alt: null })}>take the library's</button>
+    {:else}
+      From the library; what you type here is for this place only.
+    {/if}
+  </p>
+  <label class="dk-label mt-3" for="figure-caption">Caption</label>
+  <select
+    id="figure-caption"
+    class="dk-field"
+    value={figure.captionSource}
+    onchange={(event) => set({ captionSource: event.currentTarget.value as FigureAttrs['captionSource'] })}
+  >
+    {#each Object.entries(captionSources) as [source, name] (source)}<option value={source}>{name}</option>{/each}
+  </select>
+  {#if figure.captionSource === 'own'}
+    <textarea
+      class="dk-field mt-1.5 resize-none"
+      rows="2"
+      aria-label="Own words for the caption"
+      value={figure.caption}
+      oninput={(event) => set({ caption: event.currentTarget.value })}></textarea>
+  {:else if figure.captionSource !== 'none'}
+    <p class="mt-1 {look?.caption ? '' : 'text-soft'}">
+      {look?.caption || 'The library has no such words for this picture yet.'}
+    </p>
+  {/if}
+</Group>
+
+<Group
+  name="Link"
+  value={figure.linkKind === 'none' ? 'none' : `leads to ${linkKinds[figure.linkKind]}`}
+  bind:open={open.link}
+>
+  <label class="dk-label" for="figure-link">A click leads to</label>
+  <select
+    id="figure-link"
+    class="dk-field mb-2"
+    value={figure.linkKind === 'page' ? 'address' : figure.linkKind}
+    onchange={(event) => set({ linkKind: event.currentTarget.value as FigureAttrs['linkKind'], linkTarget: '' })}
+  >
+    <option value="none">{linkKinds.none}</option>
+    <option value="largeFile">{linkKinds.largeFile}</option>
+    <option value="address">a page or an address</option>
+  </select>
+  {#if figure.linkKind === 'page' || figure.linkKind === 'address'}
+    <LinkField
+      value={figure.linkKind === 'page' ? `page:${figure.linkTarget}` : figure.linkTarget}
+      hint="Until there is an address, the picture leads nowhere."
+      onset={(written) =>
+        set(
+          written === null
+            ? { linkKind: 'none', linkTarget: '' }
+            : /^page:[^#]+$/.test(written)
+              ? { linkKind: 'page', linkTarget: written.slice(5) }
+              : { linkKind: 'address', linkTarget: written },
+        )}
+    />
+  {/if}
+</Group>

@@ -1,0 +1,155 @@
+<!-- The page itself at the ruler's width, drawn smaller where it does not fit, and over it what the desk draws. -->
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { filesOf } from '$lib/library/uploads.svelte';
+  import type { Desk, Gap } from './desk.svelte';
+  import AddHere from './AddHere.svelte';
+  import Chosen from './Chosen.svelte';
+  import { gapsOf, nearest } from './geometry';
+  import { frameKeys } from './keys';
+
+  let { desk, onkey }: { desk: Desk; onkey: (event: KeyboardEvent) => void } = $props();
+  let frame = $state<HTMLIFrameElement>();
+  let room = $state({ width: 0, height: 0 });
+  let line = $state.raw<(Gap & { y: number }) | null>(null);
+  let dropping = $state(false);
+  let overLine = $state(false);
+  const margin = 19;
+  const scale = $derived(Math.min(1, Math.max(0.1, (room.width - 2 * margin) / desk.width)));
+  const height = $derived(Math.max(0, (room.height - 16) / scale));
+
+  function mounted() {
+    const inside = frame?.contentDocument;
+    if (!frame || !inside?.querySelector('#content')) return;
+    desk.mount(frame);
+    const column = inside.querySelector('#content > .column')!;
+    const again = () => desk.moved++;
+    inside.addEventListener('scroll', again, { passive: true });
+    new ResizeObserver(again).observe(column);
+    inside.addEventListener('load', again, true);
+    // A link on the page is text to work on; the menu's lead away from the desk.
+    inside.addEventListener(
+      'click',
+      (event) => (event.target as Element).closest?.('a') && event.preventDefault(),
+      true,
+    );
+    inside.addEventListener('pointermove', (event) => hover(column, event.clientY, event.clientX));
+    inside.documentElement.addEventListener('pointerleave', () => setTimeout(() => overLine || (line = null), 60));
+    inside.addEventListener('keydown', onkey);
+    frameKeys(inside, desk);
+    takeDrops(inside, column);
+  }
+
+  function hover(column: Element, y: number, x: number) {
+    const bounds = column.getBoundingClientRect();
+    const gap = nearest(gapsOf(column), y);
+    const near = gap && Math.abs(gap.y - y) < 9 && x > bounds.left && x < bounds.right;
+    line = near ? gap : null;
+  }
+
+  function takeDrops(inside: Document, column: Element) {
+    const takes = (data: DataTransfer | null) =>
+      data?.types.some((type) =>
+        ['Files', 'application/x-dekoro-picture', 'application/x-dekoro-piece'].includes(type),
+      );
+    inside.addEventListener(
+      'dragstart',
+      (event) => {
+        const block = (event.target as Element).closest?.<HTMLElement>('figure[data-block]');
+        if (block) event.dataTransfer?.setData('application/x-dekoro-piece', block.dataset.block ?? '');
+      },
+      true,
+    );
+    inside.addEventListener(
+      'dragover',
+      (event) => {
+        if (!takes(event.dataTransfer)) return;
+        event.preventDefault();
+        event.stopPropagation();
+        dropping = true;
+        line = nearest(gapsOf(column), event.clientY);
+      },
+      true,
+    );
+    inside.addEventListener('dragleave', (event) => event.relatedTarget || ((dropping = false), (line = null)), true);
+    inside.addEventListener(
+      'drop',
+      async (event) => {
+        const data = event.dataTransfer;
+        if (!takes(data) || !data) return;
+        event.preventDefault();
+        event.stopPropagation();
+        const gap = nearest(gapsOf(column), event.clientY) ?? { after: null };
+        dropping = false;
+        line = null;
+        const picture = data.getData('application/x-dekoro-picture');
+        const piece = data.getData('application/x-dekoro-piece');
+        if (picture) desk.place([picture], gap);
+        else if (piece) desk.moveTo(piece, gap);
+        else void desk.placeFiles(await filesOf(data), gap);
+      },
+      true,
+    );
+    inside.addEventListener(
+      'paste',
+      (event) => {
+        const files = [...(event.clipboardData?.files ?? [])];
+        if (files.length === 0) return;
+        event.preventDefault();
+        event.stopPropagation();
+        void desk.placeFiles(files);
+      },
+      true,
+    );
+  }
+
+  onMount(() => () => desk.destroy());
+  $effect(() => {
+    void [desk.width, scale, height];
+    requestAnimationFrame(() => desk.moved++);
+  });
+  // The caret's own "add here" is asked for by key; it stands where the piece that holds the caret ends.
+  const asked = $derived.by(() => {
+    void desk.moved;
+    const column = frame?.contentDocument?.querySelector('#content > .column');
+    if (!desk.gap || !column) return null;
+    return gapsOf(column).find((gap) => gap.after === desk.gap?.after) ?? null;
+  });
+</script>
+
+<div
+  bind:clientWidth={room.width}
+  bind:clientHeight={room.height}
+  class="relative min-h-0 min-w-0 flex-1 overflow-hidden bg-table"
+>
+  <div class="absolute top-4" style:left="{Math.max(margin, (room.width - desk.width * scale) / 2)}px">
+    <iframe
+      bind:this={frame}
+      src="/proof/{desk.id}?desk"
+      title="The page at {desk.width} px"
+      onload={mounted}
+      class="border-0 bg-white shadow-[0_0_0_1px_var(--dk-hair)]"
+      style:width="{desk.width}px"
+      style:height="{height}px"
+      style:transform="scale({scale})"
+      style:transform-origin="0 0"
+    ></iframe>
+    <div
+      class="pointer-events-none absolute top-0 left-0"
+      style:width="{desk.width * scale}px"
+      style:height="{height * scale}px"
+    >
+      <Chosen {desk} {scale} viewHeight={height * scale} />
+      {#if asked ?? line}
+        <AddHere
+          {desk}
+          {scale}
+          gap={(asked ?? line)!}
+          {dropping}
+          asked={asked !== null}
+          onover={(over) => ((overLine = over), over || (line = null))}
+        />
+      {/if}
+    </div>
+  </div>
+</div>

@@ -1,0 +1,40 @@
+<!-- The line over the page: its name and state, undo and redo, whether the draft is kept. -->
+<script lang="ts">
+  import Redo from '@lucide/svelte/icons/redo-2';
+  import Undo from '@lucide/svelte/icons/undo-2';
+  import { timeOf } from '$lib/ui/words';
+  import type { Desk } from './desk.svelte';
+
+  let { desk }: { desk: Desk } = $props();
+  const keeping = $derived(desk.keeping);
+  const states: Record<string, string> = {
+    off: 'switched off',
+    draft: 'draft',
+    changed: 'changed',
+    published: 'published',
+  };
+  const sentence = $derived(
+    keeping.state === 'kept'
+      ? `${states[keeping.page] ?? ''}, kept ${timeOf(keeping.keptAt)}`
+      : keeping.state === 'refused' || keeping.state === 'split'
+        ? 'not kept yet'
+        : 'keeping',
+  );
+</script>
+
+<div class="flex h-10 w-[296px] flex-none items-center gap-2 border-r border-hair pr-2 pl-4">
+  <h1 class="min-w-0 flex-1 truncate font-semibold">{desk.title || 'Untitled'}</h1>
+  <span class="whitespace-nowrap {keeping.state === 'refused' ? 'text-coarse' : 'text-quiet'}" role="status"
+    >{sentence}</span
+  >
+  <button class="dk-button bare" disabled={!desk.canUndo} onclick={desk.undo} aria-label="Undo" title="Undo (Ctrl+Z)"
+    ><Undo size={16} /></button
+  >
+  <button
+    class="dk-button bare"
+    disabled={!desk.canRedo}
+    onclick={desk.redo}
+    aria-label="Redo"
+    title="Redo (Ctrl+Shift+Z)"><Redo size={16} /></button
+  >
+</div>

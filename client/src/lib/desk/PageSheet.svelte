@@ -1,0 +1,143 @@
+<!-- With nothing chosen: the page as a column of small pieces to reorder, and the page's own fields. -->
+<script lang="ts">
+  import ArrowDown from '@lucide/svelte/icons/arrow-down';
+  import ArrowUp from '@lucide/svelte/icons/arrow-up';
+  import { dndzone, type DndEvent } from 'svelte-dnd-action';
+  import { proofOf, sentenceOf } from '$lib/api/client';
+  import Group from '$lib/ui/Group.svelte';
+  import { count, weight } from '$lib/ui/words';
+  import type { Desk, Piece } from './desk.svelte';
+
+  let { desk }: { desk: Desk } = $props();
+  let mapOpen = $state(true);
+  let pageOpen = $state(true);
+  let mendOpen = $state(true);
+  let typedPath = $state<string | null>(null);
+  let pathProblem = $state('');
+  let dragged = $state.raw<Piece[] | null>(null);
+  const pieces = $derived(dragged ?? desk.pieces);
+  const notices = $derived(desk.look?.notices ?? []);
+  const lines = (text: string) => Math.min(4, Math.max(1, Math.ceil(text.length / 22)));
+
+  function drop(event: CustomEvent<DndEvent<Piece>>) {
+    const i = event.detail.items.findIndex((piece) => piece.id === event.detail.info.id);
+    dragged = null;
+    desk.moveTo(event.detail.info.id, { after: event.detail.items[i - 1]?.id ?? null });
+  }
+
+  async function takePath() {
+    const path = typedPath?.trim().replace(/^\/+|\/+$/g, '') ?? desk.path;
+    pathProblem = '';
+    if (path === desk.path) return void (typedPath = null);
+    try {
+      await desk.keeping.rename(path);
+      desk.setPage({ path });
+      typedPath = null;
+    } catch (error) {
+      pathProblem = sentenceOf(error);
+    }
+  }
+</script>
+
+<Group name="Page map" value={count(desk.pieces.length, 'piece')} bind:open={mapOpen}>
+  <ul
+    class="space-y-1"
+    use:dndzone={{ items: pieces, flipDurationMs: 0, dropTargetStyle: {}, zoneTabIndex: -1, zoneItemTabIndex: -1 }}
+    onconsider={(event: CustomEvent<DndEvent<Piece>>) => (dragged = event.detail.items)}
+    onfinalize={drop}
+  >
+    {#each pieces as piece, i (piece.id)}
+      <li class="group flex items-center gap-1 rounded-[3px] hover:bg-base-200">
+        <button
+          class="flex min-h-7 min-w-0 flex-1 cursor-pointer items-center gap-2.5 px-1 py-1 text-left"
+          onclick={() => desk.choose(piece.id)}
+        >
+          {#if piece.figure}
+            <img
+              src={proofOf(piece.figure.asset, 160)}
+              alt=""
+              class="h-9 w-14 flex-none object-contain object-left"
+              draggable="false"
+            />
+            <span class="truncate text-quiet">{desk.look?.figures[piece.id]?.title ?? 'Picture'}</span>
+          {:else}
+            <span class="w-14 flex-none space-y-[3px]" aria-hidden="true">
+              {#each Array.from({ length: piece.kind === 'heading' ? 1 : lines(piece.text) }, (_, n) => n) as n (n)}
+                <span class="block bg-edge {piece.kind === 'heading' ? 'h-[4px] w-3/4 bg-base-content' : 'h-[2px]'}"
+                ></span>
+              {/each}
+            </span>
+            <span class="truncate {piece.kind === 'heading' ? 'font-semibold' : 'text-quiet'}"
+              >{piece.text || (piece.kind === 'horizontalRule' ? 'Rule' : 'Empty')}</span
+            >
+          {/if}
+        </button>
+        <span class="flex opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
+          <button
+            class="dk-button bare min-h-6 px-0.5"
+            disabled={i === 0}
+            aria-label="Move up"
+            onclick={() => desk.moveBy(piece.id, -1)}><ArrowUp size={14} /></button
+          >
+          <button
+            class="dk-button bare min-h-6 px-0.5"
+            disabled={i === pieces.length - 1}
+            aria-label="Move down"
+            onclick={() => desk.moveBy(piece.id, 1)}><ArrowDown size={14} /></button
+          >
+        </span>
+      </li>
+    {/each}
+  </ul>
+</Group>
+{#if notices.length > 0}
+  <Group name="To mend" value={count(notices.length, 'thing')} bind:open={mendOpen}>
+    {#each notices as notice (notice.blockId + notice.sentence)}
+      <p class="mb-1.5">
+        {notice.sentence} <button class="dk-link" onclick={() => desk.choose(notice.blockId)}>go there</button>
+      </p>
+    {/each}
+  </Group>
+{/if}
+<Group name="This page" value={desk.path === '' ? 'the front page' : `/${desk.path}`} bind:open={pageOpen}>
+  <label class="dk-label" for="page-title">Title</label>
+  <input
+    id="page-title"
+    class="dk-field"
+    value={desk.title}
+    maxlength="200"
+    autocomplete="off"
+    oninput={(event) => desk.setPage({ title: event.currentTarget.value })}
+  />
+  <label class="dk-label mt-2" for="page-path">Address</label>
+  {#if desk.draft?.path === '' && desk.path === ''}
+    <p id="page-path">The site's own address: this is the front page.</p>
+  {:else}
+    <input
+      id="page-path"
+      class="dk-field"
+      value={typedPath ?? desk.path}
+      autocomplete="off"
+      spellcheck="false"
+      aria-describedby="path-problem"
+      oninput={(event) => (typedPath = event.currentTarget.value)}
+      onchange={takePath}
+    />
+  {/if}
+  <p id="path-problem" class="dk-problem" role="alert">{pathProblem}</p>
+  <label class="dk-label mt-2" for="page-summary">Summary</label>
+  <textarea
+    id="page-summary"
+    class="dk-field resize-none"
+    rows="3"
+    value={desk.summary}
+    oninput={(event) => desk.setPage({ summary: event.currentTarget.value })}></textarea>
+  <p class="text-quiet">For search engines, and under a post's name on the front page.</p>
+  {#if desk.look}
+    <p class="dk-tabular mt-2 text-quiet">
+      Pictures weigh {weight(desk.look.weights.desktop.all)} on desktop, {weight(desk.look.weights.phone.all)} on phone; {weight(
+        desk.look.weights.phone.atOnce,
+      )} of that comes at once.
+    </p>
+  {/if}
+</Group>

@@ -1,0 +1,105 @@
+<!-- The page on a phone, beside the desk at all times: it shows the chosen thing, or scrolls in step with the page. -->
+<script lang="ts">
+  import X from '@lucide/svelte/icons/x';
+  import Fit from '$lib/ui/Fit.svelte';
+  import { weight } from '$lib/ui/words';
+  import type { Desk } from './desk.svelte';
+
+  let { desk }: { desk: Desk } = $props();
+  const drawnPx = 236;
+  const phonePx = $derived(desk.site.classes.referencePx.phone);
+  const scale = $derived(drawnPx / phonePx);
+  let frame = $state<HTMLIFrameElement>();
+  let column = $state.raw<Element | null>(null);
+  let room = $state(0);
+  const fit = $derived(desk.chosen ? desk.look?.figures[desk.chosen]?.fits.phone : undefined);
+  let drawn: Record<string, string> = {};
+
+  function loaded() {
+    const inside = frame?.contentDocument;
+    if (!inside) return;
+    const style = inside.createElement('style');
+    style.textContent = 'html { scrollbar-width: none; } html, body { pointer-events: none; }';
+    inside.head.append(style);
+    drawn = {};
+    column = inside.querySelector('#content > .column');
+  }
+
+  // Only the pieces that changed are drawn anew.
+  $effect(() => {
+    if (!column || !desk.look) return;
+    const heading = column.querySelector('h1');
+    if (heading && heading.textContent !== desk.title) heading.textContent = desk.title;
+    const before = new Map([...column.children].map((child) => [(child as HTMLElement).dataset.block, child]));
+    const children: Element[] = heading ? [heading] : [];
+    for (const { id, html } of desk.look.blocks) {
+      let element = before.get(id);
+      if (!element || drawn[id] !== html) {
+        const template = column.ownerDocument.createElement('template');
+        template.innerHTML = html;
+        for (const image of template.content.querySelectorAll('img')) image.loading = 'eager';
+        element = template.content.firstElementChild ?? undefined;
+      }
+      drawn[id] = html;
+      if (element) children.push(element);
+    }
+    if (children.length !== column.children.length || children.some((child, i) => column!.children[i] !== child))
+      column.replaceChildren(...children);
+  });
+
+  // In step: the same piece stands at the same part of the view.
+  $effect(() => {
+    void [desk.moved, desk.look];
+    const main = desk.frame?.contentDocument;
+    const proof = frame?.contentDocument;
+    if (!main || !proof || !column) return;
+    const of = (doc: Document, id: string) =>
+      doc.querySelector<HTMLElement>(`#content [data-block="${CSS.escape(id)}"]`);
+    const view = frame!.contentWindow!;
+    if (desk.chosenPiece?.figure && desk.chosen) {
+      const box = of(proof, desk.chosen)?.getBoundingClientRect();
+      if (box) view.scrollTo(0, view.scrollY + box.top - Math.max(16, (view.innerHeight - box.height) / 2));
+      return;
+    }
+    const top = desk.pieces
+      .map((piece) => ({ id: piece.id, box: desk.elementOf(piece.id)?.getBoundingClientRect() }))
+      .find((piece) => piece.box && piece.box.bottom > 0);
+    const box = top && of(proof, top.id)?.getBoundingClientRect();
+    if (!top?.box || !box || main.defaultView!.scrollY < 4)
+      return view.scrollTo(0, main.defaultView!.scrollY < 4 ? 0 : view.scrollY);
+    const part = Math.max(0, -top.box.top / top.box.height);
+    view.scrollTo(0, view.scrollY + box.top + part * box.height - Math.max(0, top.box.top));
+  });
+</script>
+
+<aside aria-label="Phone proof" class="flex w-[260px] flex-none flex-col border-l border-hair bg-table">
+  <div class="flex h-10 flex-none items-center gap-2 border-b border-hair bg-base-100 pr-1 pl-4">
+    <h2 class="font-semibold">Phone proof</h2>
+    <span class="dk-tabular flex-1 text-quiet">{phonePx} wide</span>
+    <button class="dk-button bare" onclick={() => (desk.proofOn = false)} aria-label="Put the phone proof away"
+      ><X size={15} /></button
+    >
+  </div>
+  <div bind:clientHeight={room} class="relative mx-3 mt-4 min-h-0 flex-1 overflow-hidden">
+    <iframe
+      bind:this={frame}
+      src="/proof/{desk.id}?desk"
+      title="The page on a phone"
+      tabindex="-1"
+      onload={loaded}
+      class="border-0 bg-white shadow-[0_0_0_1px_var(--dk-hair)]"
+      style:width="{phonePx}px"
+      style:height="{room / scale}px"
+      style:transform="scale({scale})"
+      style:transform-origin="0 0"
+    ></iframe>
+  </div>
+  <div class="min-h-16 px-3 py-2.5">
+    {#if fit}
+      <p>Here it is <Fit word={fit.word} density={fit.pxPerCssPx} /></p>
+      <p class="dk-tabular text-quiet">{Math.round(fit.slotCssPx)} px wide, {weight(fit.bytes)}</p>
+    {:else}
+      <p class="text-quiet">The proof scrolls in step, and follows what is chosen.</p>
+    {/if}
+  </div>
+</aside>

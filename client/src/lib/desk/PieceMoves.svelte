@@ -1,0 +1,42 @@
+<!-- The head of a piece's sheet: what it is, and moving it or taking it out. -->
+<script lang="ts">
+  import ArrowDown from '@lucide/svelte/icons/arrow-down';
+  import ArrowUp from '@lucide/svelte/icons/arrow-up';
+  import Trash from '@lucide/svelte/icons/trash-2';
+  import X from '@lucide/svelte/icons/x';
+  import type { Desk } from './desk.svelte';
+
+  let { desk, name }: { desk: Desk; name: string } = $props();
+  const i = $derived(desk.pieces.findIndex((piece) => piece.id === desk.chosen));
+</script>
+
+<div class="flex items-center gap-0.5">
+  <h2 class="min-w-0 flex-1 truncate text-read font-semibold">{name}</h2>
+  {#if desk.chosen}
+    <button
+      class="dk-button bare"
+      disabled={i <= 0}
+      aria-label="Move up"
+      title="Move up (Alt+↑)"
+      onclick={() => desk.moveBy(desk.chosen!, -1)}><ArrowUp size={15} /></button
+    >
+    <button
+      class="dk-button bare"
+      disabled={i === desk.pieces.length - 1}
+      aria-label="Move down"
+      title="Move down (Alt+↓)"
+      onclick={() => desk.moveBy(desk.chosen!, 1)}
+    >
+      <ArrowDown size={15} />
+    </button>
+    <button class="dk-button bare" aria-label="Take out" title="Take out" onclick={() => desk.takeOut(desk.chosen!)}
+      ><Trash size={15} /></button
+    >
+  {/if}
+  <button
+    class="dk-button bare"
+    aria-label="To the page's sheet"
+    title="To the page's sheet (Esc)"
+    onclick={() => desk.choose(null)}><X size={15} /></button
+  >
+</div>

@@ -1,0 +1,39 @@
+import type { FigureAttrs } from './schema';
+
+export const sides = ['left', 'centre', 'right'] as const;
+export const sizes = ['third', 'half', 'column', 'wide', 'edge'] as const;
+
+const sizeNames: Record<string, string> = {
+  third: 'a third',
+  half: 'half',
+  column: 'the column',
+  wide: 'wide',
+  edge: 'edge to edge',
+};
+export const sizeWords = (size: FigureAttrs['size']) =>
+  typeof size === 'number' ? `${size} px` : (sizeNames[size] ?? size);
+
+export const captionSources = {
+  none: 'none',
+  title: "the picture's title",
+  caption: "the picture's caption",
+  description: "the picture's description",
+  own: 'own words',
+} as const;
+
+export const linkKinds = {
+  none: 'nowhere',
+  largeFile: 'the large file',
+  page: 'a page of this site',
+  address: 'an address',
+} as const;
+
+export const textKinds = [
+  ['paragraph', 'Text'],
+  ['heading2', 'Heading'],
+  ['heading3', 'Smaller'],
+  ['heading4', 'Smallest'],
+  ['bulletList', 'List'],
+  ['orderedList', 'Numbers'],
+  ['blockquote', 'Quote'],
+] as const;

@@ -1,0 +1,131 @@
+import { answer, api, Problem, sentenceOf, type Draft, type Schemas } from '$lib/api/client';
+
+export type KeepState = 'kept' | 'waiting' | 'sending' | 'refused' | 'split';
+
+const restMs = 700;
+const againMs = 3_000;
+
+/**
+ * Keeps a draft: a moment after each change, one call at a time, from the version it knows. What could not be sent stays in
+ * this browser until it could.
+ */
+export class Keeping {
+  state = $state<KeepState>('kept');
+  keptAt = $state('');
+  problem = $state('');
+  /** The state of the page on the site, as the server last said. */
+  page = $state('');
+  /** What another window kept meanwhile; then a person decides. */
+  theirs = $state.raw<Draft | null>(null);
+  version = 0;
+  private timer = 0;
+  private changedSince = false;
+
+  constructor(
+    private id: string,
+    private body: () => Schemas['DraftChange'],
+  ) {}
+
+  begin(draft: Draft) {
+    this.version = draft.version;
+    this.keptAt = draft.changedAt;
+    this.page = draft.state;
+  }
+
+  changed() {
+    this.store();
+    if (this.state === 'split') return;
+    if (this.state === 'sending') this.changedSince = true;
+    else this.later(restMs);
+  }
+
+  /** Sends what waits now. */
+  async now() {
+    clearTimeout(this.timer);
+    if (this.state !== 'waiting' && this.state !== 'refused') return;
+    this.state = 'sending';
+    this.changedSince = false;
+    try {
+      await this.send(this.body());
+      this.state = 'kept';
+      this.problem = '';
+      if (this.changedSince) this.later(restMs);
+      else localStorage.removeItem(this.key);
+    } catch (error) {
+      this.fail(error);
+    }
+  }
+
+  /** Tries another address for the page; the draft stays as it is where it is refused. */
+  async rename(path: string) {
+    await this.now();
+    await this.send({ ...this.body(), path });
+  }
+
+  keepMine() {
+    if (!this.theirs) return;
+    this.version = this.theirs.version;
+    this.theirs = null;
+    this.state = 'waiting';
+    void this.now();
+  }
+
+  tookTheirs(draft: Draft) {
+    clearTimeout(this.timer);
+    this.begin(draft);
+    this.theirs = null;
+    this.state = 'kept';
+    this.problem = '';
+    localStorage.removeItem(this.key);
+  }
+
+  /** What a tab that closed without a line had left here, if the draft has not moved on since. */
+  leftBehind(): Schemas['DraftChange'] | null {
+    const text = localStorage.getItem(this.key);
+    if (!text) return null;
+    const left = JSON.parse(text) as { version: number; body: Schemas['DraftChange'] };
+    return left.version === this.version ? left.body : null;
+  }
+
+  private get key() {
+    return `draft:${this.id}`;
+  }
+
+  private store() {
+    try {
+      localStorage.setItem(this.key, JSON.stringify({ version: this.version, body: this.body() }));
+    } catch {
+      // A full store only takes away the second net.
+    }
+  }
+
+  private later(ms: number) {
+    clearTimeout(this.timer);
+    if (this.state !== 'refused') this.state = 'waiting';
+    this.timer = window.setTimeout(() => void this.now(), ms);
+  }
+
+  private async send(body: Schemas['DraftChange']) {
+    const kept = await answer(
+      api.PUT('/api/pages/{id}/draft', {
+        params: { path: { id: this.id } },
+        headers: { 'If-Match': `"${this.version}"` },
+        body,
+      }),
+    );
+    this.version = kept.version;
+    this.keptAt = kept.changedAt;
+    this.page = kept.state;
+  }
+
+  private fail(error: unknown) {
+    this.problem = sentenceOf(error);
+    if (error instanceof Problem && error.status === 409 && error.more.now) {
+      this.state = 'split';
+      this.theirs = error.more.now as Draft;
+      return;
+    }
+    this.state = 'refused';
+    if (!(error instanceof Problem) || error.status === 0 || error.status >= 500) this.later(againMs);
+  }
+}

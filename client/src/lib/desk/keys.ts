@@ -1,0 +1,95 @@
+import type { Desk } from './desk.svelte';
+import { sides, sizes } from './choices';
+
+/** Keys of the desk; true where one was taken. Single letters act only while no text is being edited. */
+export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }): boolean {
+  const figure = desk.chosenPiece?.figure;
+  const id = desk.chosen;
+  const control = event.ctrlKey || event.metaKey;
+  if (control && event.key.toLowerCase() === 'z') {
+    if (typingInField(event)) return false;
+    if (event.shiftKey) desk.redo();
+    else desk.undo();
+    return true;
+  }
+  if (control && event.key === 'Enter') {
+    desk.gap = desk.caretGap();
+    return true;
+  }
+  if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown') && id) {
+    desk.moveBy(id, event.key === 'ArrowUp' ? -1 : 1);
+    return true;
+  }
+  if (event.key === 'Escape') {
+    if (desk.gap || desk.swapping) desk.gap = desk.swapping = null;
+    else if (desk.drawerOpen) desk.drawerOpen = false;
+    else if (desk.chosen) desk.choose(null);
+    else return false;
+    return true;
+  }
+  if (control || event.altKey || typing(event, desk)) return false;
+  if (figure && id && Date.now() - afterA.at < 1500) {
+    const side = { ArrowLeft: 'left', ArrowDown: 'centre', ArrowRight: 'right' }[event.key];
+    afterA.at = 0;
+    if (side) {
+      desk.setFigure(id, { side: side as (typeof sides)[number] });
+      return true;
+    }
+  }
+  switch (event.key) {
+    case '1':
+    case '2':
+    case '3':
+      desk.width = Object.values(desk.site.classes.referencePx)[Number(event.key) - 1] ?? desk.width;
+      return true;
+    case 'l':
+      desk.drawerOpen = !desk.drawerOpen;
+      return true;
+    case 'p':
+      desk.proofOn = !desk.proofOn;
+      return true;
+    case '[':
+    case ']': {
+      const pictures = desk.pieces.filter((piece) => piece.figure);
+      const i = pictures.findIndex((piece) => piece.id === id);
+      const next = pictures[event.key === ']' ? i + 1 : i < 0 ? pictures.length - 1 : i - 1];
+      if (next) desk.choose(next.id);
+      return true;
+    }
+    case 'a':
+      afterA.at = Date.now();
+      return figure !== undefined;
+    case '+':
+    case '=':
+    case '-': {
+      if (!figure || !id) return false;
+      const now = typeof figure.size === 'number' ? 2 : sizes.indexOf(figure.size);
+      const size = sizes[now + (event.key === '-' ? -1 : 1)];
+      if (size) desk.setFigure(id, { size });
+      return true;
+    }
+    case 't':
+    case 'c':
+      if (!figure) return false;
+      dispatchEvent(new CustomEvent('desk-words', { detail: event.key }));
+      return true;
+  }
+  return false;
+}
+
+const typingInField = (event: KeyboardEvent) => (event.target as Element).matches?.('input, textarea, select') ?? false;
+const typing = (event: KeyboardEvent, desk: Desk) =>
+  typingInField(event) || ((event.target as HTMLElement).isContentEditable && desk.chosenPiece?.figure == null);
+
+/** What the editor would swallow and the desk needs first. */
+export function frameKeys(inside: Document, desk: Desk) {
+  inside.addEventListener(
+    'keydown',
+    (event) => {
+      const figure = desk.chosenPiece?.figure;
+      // With a figure chosen a letter is a key of the desk, never a text that takes its place.
+      if (figure && event.key.length === 1 && !event.ctrlKey && !event.metaKey) event.preventDefault();
+    },
+    true,
+  );
+}

@@ -1,0 +1,147 @@
+import { Extension, Mark, Node, type Extensions } from '@tiptap/core';
+import { Plugin } from '@tiptap/pm/state';
+import StarterKit from '@tiptap/starter-kit';
+import type { FigureViews } from './figureView';
+
+/** What a figure holds: decisions only, as Core's reader takes them. */
+export type FigureAttrs = {
+  id: string | null;
+  asset: string;
+  size: 'third' | 'half' | 'column' | 'wide' | 'edge' | number;
+  side: 'left' | 'centre' | 'right';
+  beside: boolean;
+  shape: string | null;
+  alt: string | null;
+  decorative: boolean;
+  captionSource: 'none' | 'title' | 'caption' | 'description' | 'own';
+  caption: string;
+  linkKind: 'none' | 'largeFile' | 'page' | 'address';
+  linkTarget: string;
+};
+
+const figureDefaults: FigureAttrs = {
+  id: null,
+  asset: '',
+  size: 'column',
+  side: 'centre',
+  beside: false,
+  shape: null,
+  alt: null,
+  decorative: false,
+  captionSource: 'none',
+  caption: '',
+  linkKind: 'none',
+  linkTarget: '',
+};
+
+const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure)+' });
+
+/** The page's title, and with it what belongs to the page as a whole, so that one undo covers all of it. */
+const Title = Node.create({
+  name: 'title',
+  content: 'text*',
+  marks: '',
+  defining: true,
+  addAttributes: () => ({
+    path: { default: '', rendered: false },
+    summary: { default: '', rendered: false },
+  }),
+  renderHTML: () => ['h1', 0],
+  addKeyboardShortcuts() {
+    return {
+      // A title is one line: Enter goes on into the text below it.
+      Enter: ({ editor }) => {
+        const { $from } = editor.state.selection;
+        if ($from.parent.type.name !== 'title') return false;
+        const after = $from.after();
+        return editor
+          .chain()
+          .insertContentAt(after, { type: 'paragraph' })
+          .setTextSelection(after + 1)
+          .run();
+      },
+    };
+  },
+});
+
+const Figure = (views: FigureViews) =>
+  Node.create({
+    name: 'figure',
+    atom: true,
+    selectable: true,
+    draggable: true,
+    addAttributes: () =>
+      Object.fromEntries(
+        Object.entries(figureDefaults).map(([name, value]) => [name, { default: value, rendered: false }]),
+      ),
+    parseHTML: () => [
+      { tag: 'figure[data-figure]', getAttrs: (element) => JSON.parse(element.getAttribute('data-figure') ?? '{}') },
+    ],
+    renderHTML: ({ node }) => ['figure', { 'data-figure': JSON.stringify({ ...node.attrs, id: null }) }],
+    addNodeView: () => views.create,
+  });
+
+/** A link as it is kept in the document; it goes nowhere while the page is being worked on. */
+const Link = Mark.create({
+  name: 'link',
+  inclusive: false,
+  addAttributes: () => ({ href: { default: '', rendered: false } }),
+  parseHTML: () => [{ tag: 'a[href]', getAttrs: (element) => ({ href: element.getAttribute('href') }) }],
+  renderHTML: ({ mark }) => ['a', { title: mark.attrs.href }, 0],
+});
+
+const withId = ['paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'horizontalRule'];
+export const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
+
+/** Every piece of the page keeps one id for good; a piece that was split or pasted gets one of its own. */
+const Ids = Extension.create({
+  name: 'ids',
+  addGlobalAttributes: () => [
+    {
+      types: withId,
+      attributes: {
+        id: {
+          default: null,
+          keepOnSplit: false,
+          parseHTML: () => null,
+          renderHTML: (attrs) => (attrs.id ? { 'data-block': attrs.id } : {}),
+        },
+      },
+    },
+  ],
+  addProseMirrorPlugins: () => [
+    new Plugin({
+      appendTransaction: (transactions, _, state) => {
+        if (!transactions.some((transaction) => transaction.docChanged)) return null;
+        const seen = new Set<string>();
+        const change = state.tr;
+        state.doc.forEach((node, pos) => {
+          if (node.type.name === 'title') return;
+          const id = node.attrs.id as string | null;
+          if (id && !seen.has(id)) seen.add(id);
+          else change.setNodeAttribute(pos, 'id', newId());
+        });
+        return change.docChanged ? change : null;
+      },
+    }),
+  ],
+});
+
+export const extensions = (views: FigureViews): Extensions => [
+  Page,
+  Title,
+  Figure(views),
+  Link,
+  Ids,
+  StarterKit.configure({
+    document: false,
+    link: false,
+    code: false,
+    codeBlock: false,
+    strike: false,
+    underline: false,
+    trailingNode: false,
+    dropcursor: false,
+    heading: { levels: [2, 3, 4] },
+  }),
+];

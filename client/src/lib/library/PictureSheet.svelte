@@ -1,0 +1,142 @@
+<!-- One picture's sheet: its words, where it stands, and what must stay in view. What is typed keeps itself. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import X from '@lucide/svelte/icons/x';
+  import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
+  import { onePicture, queryClient } from '$lib/api/queries';
+  import Group from '$lib/ui/Group.svelte';
+  import KeepBox from '$lib/ui/KeepBox.svelte';
+  import { count, dayOf, markWords, weight } from '$lib/ui/words';
+
+  let { id, folders, onclose }: { id: string; folders: string[]; onclose: () => void } = $props();
+
+  const picture = createQuery(() => onePicture(id));
+  const file = $derived(picture.data?.file);
+  const fields = [
+    { name: 'title', label: 'Title', rows: 1 },
+    { name: 'alt', label: 'Alt text', rows: 2, hint: 'What the picture shows, for those who cannot see it.' },
+    { name: 'caption', label: 'Caption', rows: 2 },
+    { name: 'description', label: 'Description', rows: 2 },
+    { name: 'credit', label: 'Credit', rows: 1 },
+    { name: 'folder', label: 'Folder', rows: 1 },
+  ] as const;
+  let typed = $state<Partial<Schemas['Words']>>({});
+  let problem = $state('');
+  let kept = $state('');
+  let wordsOpen = $state(true);
+  let keepOpen = $state(true);
+  let standsOpen = $state(true);
+
+  $effect(() => {
+    void id;
+    typed = {};
+    problem = kept = '';
+  });
+
+  async function keep(change: Schemas['FileChange']) {
+    if (!file) return;
+    problem = '';
+    try {
+      const now = await answer(
+        api.PATCH('/api/files/{id}', {
+          params: { path: { id } },
+          headers: { 'If-Match': `"${file.version}"` },
+          body: change,
+        }),
+      );
+      kept = 'Kept.';
+      queryClient.setQueryData(
+        ['files', 'one', id],
+        (old: Schemas['FileDetail'] | undefined) => old && { ...old, file: now },
+      );
+      for (const name of Object.keys(change) as (keyof Schemas['Words'])[])
+        if (typed[name] === change[name as never]) delete typed[name];
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
+    } catch (error) {
+      problem = sentenceOf(error);
+      if (error instanceof Problem && error.status === 409)
+        await queryClient.invalidateQueries({ queryKey: ['files', 'one', id] });
+    }
+  }
+  const leave = (name: keyof Schemas['Words']) => {
+    const text = typed[name];
+    if (text !== undefined && text !== file?.words[name]) void keep({ [name]: text });
+  };
+</script>
+
+<aside aria-label="Picture" class="flex w-[296px] flex-none flex-col overflow-y-auto border-l border-hair bg-base-100">
+  {#if picture.error}
+    <p class="dk-problem p-4" role="alert">{sentenceOf(picture.error)}</p>
+  {:else if file}
+    <div class="flex items-start gap-2 border-b border-hair py-3 pr-2 pl-4">
+      <div class="min-w-0 flex-1">
+        <h2 class="truncate text-read font-semibold">{file.words.title}</h2>
+        <p class="dk-tabular text-quiet">
+          {file.width} × {file.height} · {file.format.toUpperCase()} · {weight(file.bytes)}{file.takenOn
+            ? ` · ${dayOf(file.takenOn)}`
+            : ''}
+        </p>
+        {#if file.marks.length > 0}<p class="text-soft">{file.marks.map((mark) => markWords[mark]).join(' · ')}</p>{/if}
+        <p class="truncate text-quiet" title={file.fileName}>{file.fileName}</p>
+      </div>
+      <button class="dk-button bare" onclick={onclose} aria-label="Close the picture's sheet"><X size={16} /></button>
+    </div>
+    <Group name="Keep area" value={file.keep?.byHand ? 'drawn by hand' : 'a first guess'} bind:open={keepOpen}>
+      <KeepBox
+        {id}
+        shape={file.width / file.height}
+        keep={file.keep}
+        onchange={(box) => keep({ keep: { ...box, byHand: true } })}
+      />
+      <p class="mt-2 text-quiet">No cut anywhere loses what is in the box, where its shape can hold it.</p>
+    </Group>
+    <Group name="Words" value={file.words.title} bind:open={wordsOpen}>
+      {#each fields as field (field.name)}
+        <label class="dk-label mt-2" for="word-{field.name}">{field.label}</label>
+        {#if field.rows === 1}
+          <input
+            id="word-{field.name}"
+            class="dk-field"
+            list={field.name === 'folder' ? 'folders' : undefined}
+            autocomplete="off"
+            value={typed[field.name] ?? file.words[field.name]}
+            oninput={(event) => (typed[field.name] = event.currentTarget.value)}
+            onchange={() => leave(field.name)}
+          />
+        {:else}
+          <textarea
+            id="word-{field.name}"
+            class="dk-field resize-none"
+            rows={field.rows}
+            value={typed[field.name] ?? file.words[field.name]}
+            oninput={(event) => (typed[field.name] = event.currentTarget.value)}
+            onchange={() => leave(field.name)}></textarea>
+        {/if}
+        {#if field.name === 'title' && file.marks.includes('fileNameAsTitle') && file.suggestedTitle}
+          <p>
+            <span class="text-quiet">Perhaps</span> “{file.suggestedTitle}”
+            <button class="dk-link" onclick={() => keep({ title: file.suggestedTitle })}>use it</button>
+          </p>
+        {:else if field.name === 'title' && file.marks.includes('fileNameAsTitle')}
+          <p class="text-soft">This is the camera's name for the file: say what the picture shows.</p>
+        {/if}
+        {#if 'hint' in field}<p class="text-quiet">{field.hint}</p>{/if}
+      {/each}
+      <datalist id="folders"
+        >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
+      >
+      {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
+      <p class="mt-1 min-h-5 text-quiet" role="status">{kept}</p>
+    </Group>
+    <Group name="Stands in" value={count(picture.data?.standsIn.length ?? 0, 'place')} bind:open={standsOpen}>
+      {#each picture.data?.standsIn ?? [] as place (place.pageId + place.blockId)}
+        <p>
+          <a class="dk-link" href="/pages/{place.pageId}#{place.blockId}">{place.pageTitle}</a>
+          <span class="text-quiet">{place.size}{place.shape ? `, ${place.shape}` : ''}</span>
+        </p>
+      {:else}
+        <p class="text-quiet">Nowhere yet: open a page and place it from the drawer.</p>
+      {/each}
+    </Group>
+  {/if}
+</aside>

@@ -1,0 +1,49 @@
+<script lang="ts">
+  import Check from '@lucide/svelte/icons/check';
+  import X from '@lucide/svelte/icons/x';
+  import { count } from '$lib/ui/words';
+  import { uploads } from './uploads.svelte';
+
+  const refused = $derived(uploads.list.filter((u) => u.state === 'refused'));
+  const done = $derived(uploads.list.filter((u) => u.state === 'done'));
+  // What needs a person comes first; of the rest the newest.
+  const shown = $derived(
+    [...refused, ...uploads.list.filter((u) => u.state === 'sending'), ...done.toReversed()].slice(0, 40),
+  );
+</script>
+
+{#if uploads.list.length > 0}
+  <section
+    aria-label="Files coming in"
+    class="max-h-56 flex-none overflow-y-auto border-t border-base-content bg-base-100 px-5 py-2"
+  >
+    <div class="flex items-center gap-3">
+      <p class="flex-1" role="status">
+        <strong>{uploads.going > 0 ? `${count(uploads.going, 'file')} on the way` : 'All files are through'}</strong>
+        <span class="text-quiet">
+          {count(done.length, 'file')} in{refused.length > 0 ? `, ${refused.length} refused` : ''}
+        </span>
+      </p>
+      <button class="dk-button bare" onclick={() => uploads.clear()}>Clear the list<X size={14} /></button>
+    </div>
+    <ul>
+      {#each shown as upload (upload.key)}
+        <li class="flex min-h-6 items-center gap-3">
+          <span class="w-60 truncate" title={upload.file.name}>{upload.file.name}</span>
+          {#if upload.state === 'sending'}
+            <progress class="h-1.5 w-40 accent-primary" value={upload.sent} max="1" aria-label={upload.file.name}
+            ></progress>
+            {#if upload.sent === 1}<span class="text-quiet">measuring</span>{/if}
+          {:else if upload.state === 'refused'}
+            <span class="dk-problem flex-1">{upload.sentence}</span>
+            <button class="dk-button" onclick={() => uploads.retry(upload)}>Try again</button>
+          {:else}
+            <span class="flex items-center gap-1.5 text-quiet"
+              ><Check size={14} />{upload.sentence || 'in the library'}</span
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}

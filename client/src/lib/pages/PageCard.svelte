@@ -1,0 +1,84 @@
+<!-- A page as it stands: its first screen drawn small, its state, what is to be mended, and its switch. -->
+<script lang="ts">
+  import Bell from '@lucide/svelte/icons/triangle-alert';
+  import Grip from '@lucide/svelte/icons/grip-vertical';
+  import type { PageItem } from '$lib/api/client';
+  import { count } from '$lib/ui/words';
+
+  let {
+    item,
+    first,
+    last,
+    onmove,
+    onswitch,
+  }: {
+    item: PageItem;
+    first: boolean;
+    last: boolean;
+    onmove: (by: -1 | 1) => void;
+    onswitch: (on: boolean) => void;
+  } = $props();
+
+  const words: Record<string, string> = {
+    off: 'switched off',
+    draft: 'draft, not public yet',
+    changed: 'changed since it was published',
+    published: 'published',
+  };
+</script>
+
+<article aria-label={item.title} class="flex w-[268px] flex-col">
+  <a
+    href="/pages/{item.id}"
+    aria-label="Open {item.title} on the desk"
+    class="page-view block overflow-hidden border border-hair bg-base-100"
+    class:opacity-55={!item.isOn}
+  >
+    <iframe
+      src="/proof/{item.id}?desk&v={encodeURIComponent(item.changedAt)}"
+      title=""
+      loading="lazy"
+      tabindex="-1"
+      aria-hidden="true"
+      scrolling="no"
+    ></iframe>
+  </a>
+  <div class="mt-2 flex items-start gap-1">
+    <span class="-ml-1 cursor-grab py-0.5 text-quiet" aria-hidden="true"><Grip size={15} /></span>
+    <div class="min-w-0 flex-1">
+      <h3 class="truncate text-read"><a href="/pages/{item.id}">{item.title}</a></h3>
+      <p class="truncate text-quiet">{item.path === '' ? 'the front page' : `/${item.path}`}</p>
+      <p class={item.state === 'changed' || item.state === 'draft' ? 'text-soft' : 'text-quiet'}>{words[item.state]}</p>
+      {#if item.notices > 0}
+        <p class="flex items-center gap-1.5 text-coarse"><Bell size={13} />{count(item.notices, 'thing')} to mend</p>
+      {/if}
+    </div>
+  </div>
+  <div class="mt-1.5 flex gap-1.5">
+    <button class="dk-button" disabled={first} onclick={() => onmove(-1)} aria-label="Move {item.title} earlier"
+      >Earlier</button
+    >
+    <button class="dk-button" disabled={last} onclick={() => onmove(1)} aria-label="Move {item.title} later"
+      >Later</button
+    >
+    {#if item.path !== ''}
+      <button class="dk-button ml-auto" onclick={() => onswitch(!item.isOn)}
+        >{item.isOn ? 'Switch off' : 'Switch on'}</button
+      >
+    {/if}
+  </div>
+</article>
+
+<style>
+  .page-view {
+    height: 168px;
+  }
+  iframe {
+    width: 1280px;
+    height: 804px;
+    border: 0;
+    pointer-events: none;
+    transform: scale(0.209);
+    transform-origin: 0 0;
+  }
+</style>

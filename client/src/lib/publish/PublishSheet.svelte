@@ -1,0 +1,77 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { onMount } from 'svelte';
+  import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+  import { on } from '$lib/api/events';
+  import { publishPreview } from '$lib/api/queries';
+  import Sheet from '$lib/ui/Sheet.svelte';
+
+  let { open = $bindable() }: { open: boolean } = $props();
+  const preview = createQuery(publishPreview);
+  let job = $state<Schemas['Job'] | null>(null);
+  let problem = $state('');
+  const running = $derived(job?.state === 'running');
+  const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
+
+  $effect(() => {
+    if (!open) return;
+    if (!running) job = null;
+    problem = '';
+    void preview.refetch();
+  });
+  onMount(() => on('job', (now) => job?.id === now.id && (job = now)));
+
+  async function publish() {
+    problem = '';
+    try {
+      job = await answer(api.POST('/api/publish', { headers: { Prefer: 'respond-async' } }));
+      const now = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: job.id } } }));
+      if (job.id === now.id && job.state === 'running') job = now;
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+
+  const verb: Record<string, string> = { new: 'comes new', changed: 'changes', off: 'goes from the public site' };
+</script>
+
+<Sheet bind:open title="Publish">
+  {#if job && job.state !== 'running'}
+    <p class="text-read" role="status">{job.progress.sentence}</p>
+    {#if job.state === 'done'}
+      <p class="mt-3"><a class="dk-link" href="/live/" target="_blank" rel="noopener">Open the public site</a></p>
+    {/if}
+  {:else if job}
+    <p class="text-read" role="status">{job.progress.sentence}</p>
+    <progress
+      class="mt-3 h-1.5 w-full accent-primary"
+      value={job.progress.done}
+      max={job.progress.of}
+      aria-label="Publishing"
+    ></progress>
+    <p class="mt-2 text-quiet">You can close this and go on working; the public site changes in one step at the end.</p>
+  {:else if changed.length === 0}
+    <p class="text-read">Nothing has changed since the public site was last published.</p>
+  {:else}
+    <p class="text-quiet">This is what visitors will meet that they do not meet now.</p>
+    <ul class="mt-3 divide-y divide-hair border-y border-hair">
+      {#each changed as page (page.id)}
+        <li class="py-2">
+          <span class="font-semibold">{page.title}</span>
+          {verb[page.change] ?? page.change}
+          <span class="text-quiet">/{page.path}</span>
+          {#each page.notices as notice (notice)}<p class="text-soft">{notice}</p>{/each}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if problem}<p class="dk-problem mt-3" role="alert">{problem}</p>{/if}
+  {#snippet foot()}
+    <button class="dk-button" onclick={() => (open = false)}>{job && !running ? 'Done' : 'Not now'}</button>
+    {#if !job || running}
+      <button class="dk-button main" disabled={running || changed.length === 0} onclick={publish}>
+        {running ? 'Publishing' : 'Publish now'}
+      </button>
+    {/if}
+  {/snippet}
+</Sheet>

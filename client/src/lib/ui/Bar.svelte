@@ -1,0 +1,78 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import { createQuery } from '@tanstack/svelte-query';
+  import Moon from '@lucide/svelte/icons/moon';
+  import Sun from '@lucide/svelte/icons/sun';
+  import { publishPreview, sitePlan } from '$lib/api/queries';
+  import PublishSheet from '$lib/publish/PublishSheet.svelte';
+  import { light } from './theme.svelte';
+  import { count } from './words';
+
+  const site = createQuery(sitePlan);
+  const preview = createQuery(publishPreview);
+  let publishing = $state(false);
+  const changes = $derived(preview.data?.changes ?? 0);
+  const places = [
+    { name: 'Pages', href: '/', here: () => !page.url.pathname.startsWith('/library') },
+    { name: 'Library', href: '/library', here: () => page.url.pathname.startsWith('/library') },
+  ];
+</script>
+
+<header class="flex h-12 flex-none items-center gap-8 border-b border-hair px-4">
+  <a href="/" class="flex items-center gap-2.5 text-read font-semibold">
+    <img src="/mark.svg" alt="" width="26" height="26" />
+    <span class="max-w-60 truncate">{site.data?.name ?? 'Dekoro'}</span>
+  </a>
+  <nav aria-label="Places" class="flex h-full">
+    {#each places as place (place.href)}
+      <a href={place.href} class="dk-place" aria-current={place.here() ? 'page' : undefined}>{place.name}</a>
+    {/each}
+  </nav>
+  <div class="ml-auto flex items-center gap-4">
+    <button
+      class="dk-button bare"
+      onclick={() => light.turn()}
+      aria-label={light.now === 'paper' ? 'Lamp theme' : 'Paper theme'}
+    >
+      {#if light.now === 'paper'}<Moon size={16} />{:else}<Sun size={16} />{/if}
+    </button>
+    {#if site.data?.isPublished}<a class="dk-link" href="/live/" target="_blank" rel="noopener">The public site</a>{/if}
+    <span class="dk-tabular" aria-live="polite">{changes === 0 ? 'All published' : count(changes, 'change')}</span>
+    <button class="dk-button main" onclick={() => (publishing = true)}>Publish</button>
+  </div>
+</header>
+<PublishSheet bind:open={publishing} />
+
+<style>
+  .dk-place {
+    position: relative;
+    display: flex;
+    align-items: center;
+    padding-inline: 14px;
+    font-size: 15px;
+    color: var(--dk-ink-2);
+  }
+  .dk-place:hover {
+    color: var(--color-base-content);
+  }
+  .dk-place[aria-current] {
+    color: var(--color-base-content);
+    font-weight: 600;
+  }
+  /* Two marks on the bar's edge, as a ruler's. */
+  .dk-place[aria-current]::before,
+  .dk-place[aria-current]::after {
+    content: '';
+    position: absolute;
+    bottom: -1px;
+    width: 2px;
+    height: 9px;
+    background: var(--color-base-content);
+  }
+  .dk-place[aria-current]::before {
+    left: 10px;
+  }
+  .dk-place[aria-current]::after {
+    right: 10px;
+  }
+</style>

@@ -1,0 +1,103 @@
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import Plus from '@lucide/svelte/icons/plus';
+  import { dndzone, type DndEvent } from 'svelte-dnd-action';
+  import { answer, api, sentenceOf, type PageItem } from '$lib/api/client';
+  import { pageList, queryClient } from '$lib/api/queries';
+  import NewPage from '$lib/pages/NewPage.svelte';
+  import PageCard from '$lib/pages/PageCard.svelte';
+
+  const pages = createQuery(pageList);
+  let making = $state(false);
+  let kind = $state<'page' | 'post'>('page');
+  let problem = $state('');
+  let groups = $state<Record<'page' | 'post', PageItem[]>>({ page: [], post: [] });
+  $effect(() => {
+    const all = pages.data ?? [];
+    groups = { page: all.filter((item) => item.kind === 'page'), post: all.filter((item) => item.kind === 'post') };
+  });
+
+  const heads = [
+    { kind: 'page', name: 'Pages', note: 'in the order of the menu', add: 'New page' },
+    { kind: 'post', name: 'Posts', note: 'listed on the front page, in this order', add: 'New post' },
+  ] as const;
+
+  async function attempt(work: Promise<unknown>) {
+    problem = '';
+    try {
+      await work;
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+    await queryClient.invalidateQueries({ queryKey: ['pages'] });
+  }
+
+  const keepOrder = () =>
+    attempt(
+      answer(api.POST('/api/pages/order', { body: { ids: [...groups.page, ...groups.post].map((item) => item.id) } })),
+    );
+
+  function move(items: PageItem[], from: number, by: number) {
+    const [taken] = items.splice(from, 1);
+    if (taken) items.splice(from + by, 0, taken);
+    void keepOrder();
+  }
+
+  const turn = (item: PageItem, isOn: boolean) =>
+    attempt(answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { isOn } })));
+</script>
+
+<svelte:head><title>Pages · Dekoro</title></svelte:head>
+
+<div class="min-h-0 flex-1 overflow-y-auto bg-base-200 px-6 pb-10">
+  <h1 class="sr-only">Pages</h1>
+  {#if problem}<p class="dk-problem pt-4" role="alert">{problem}</p>{/if}
+  {#if pages.error}<p class="dk-problem pt-4" role="alert">{sentenceOf(pages.error)}</p>{/if}
+  {#each heads as head (head.kind)}
+    <section aria-labelledby="head-{head.kind}" class="pt-5">
+      <div class="mb-3 flex items-baseline gap-3">
+        <h2 id="head-{head.kind}" class="text-read font-semibold">{head.name}</h2>
+        <span class="text-quiet">{head.note}</span>
+        <button class="dk-button ml-auto" onclick={() => ((kind = head.kind), (making = true))}
+          ><Plus size={15} />{head.add}</button
+        >
+      </div>
+      {#if pages.data && groups[head.kind].length === 0}
+        <p class="max-w-[52ch] py-4 text-read text-quiet">
+          {head.kind === 'page'
+            ? 'No page yet. Make the first one: it opens on the desk, ready for words and pictures.'
+            : 'No post yet. A post is dated news: it stands on the front page as soon as it is published.'}
+        </p>
+      {/if}
+      <div
+        class="flex flex-wrap gap-x-8 gap-y-7"
+        use:dndzone={{
+          items: groups[head.kind],
+          type: head.kind,
+          flipDurationMs: 120,
+          dropTargetStyle: {},
+          zoneTabIndex: -1,
+          zoneItemTabIndex: -1,
+        }}
+        onconsider={(event: CustomEvent<DndEvent<PageItem>>) => (groups[head.kind] = event.detail.items)}
+        onfinalize={(event: CustomEvent<DndEvent<PageItem>>) => (
+          (groups[head.kind] = event.detail.items),
+          void keepOrder()
+        )}
+      >
+        {#each groups[head.kind] as item, i (item.id)}
+          <div>
+            <PageCard
+              {item}
+              first={i === 0}
+              last={i === groups[head.kind].length - 1}
+              onmove={(by) => move(groups[head.kind], i, by)}
+              onswitch={(on) => turn(item, on)}
+            />
+          </div>
+        {/each}
+      </div>
+    </section>
+  {/each}
+</div>
+<NewPage bind:open={making} {kind} />

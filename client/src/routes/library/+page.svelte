@@ -1,0 +1,113 @@
+<script lang="ts">
+  import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import Plus from '@lucide/svelte/icons/plus';
+  import Search from '@lucide/svelte/icons/search';
+  import { sentenceOf } from '$lib/api/client';
+  import { pictures } from '$lib/api/queries';
+  import ContactSheet from '$lib/library/ContactSheet.svelte';
+  import PictureSheet from '$lib/library/PictureSheet.svelte';
+  import UploadList from '$lib/library/UploadList.svelte';
+  import { filesOf, uploads } from '$lib/library/uploads.svelte';
+  import { count } from '$lib/ui/words';
+
+  let query = $state('');
+  let chosen = $state<string | null>(null);
+  let over = $state(false);
+  let picker = $state<HTMLInputElement>();
+  let folderPicker = $state<HTMLInputElement>();
+  const found = createInfiniteQuery(() => ({ ...pictures(query.trim()), placeholderData: keepPreviousData }));
+  const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
+  const total = $derived(found.data?.pages[0]?.total ?? 0);
+  const folders = $derived(found.data?.pages[0]?.folders ?? []);
+
+  async function take(data: DataTransfer | null) {
+    const files = await filesOf(data);
+    if (files.length > 0) void uploads.add(files);
+  }
+  const holdsFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
+</script>
+
+<svelte:head><title>Library · Dekoro</title></svelte:head>
+<svelte:window
+  onpaste={(event) => {
+    if (event.clipboardData?.files.length) void take(event.clipboardData);
+  }}
+/>
+
+<div
+  class="relative flex min-h-0 flex-1"
+  role="region"
+  aria-label="Library"
+  ondragover={(event) => holdsFiles(event) && (event.preventDefault(), (over = true))}
+  ondragleave={(event) => event.currentTarget.contains(event.relatedTarget as Node) || (over = false)}
+  ondrop={(event) => {
+    event.preventDefault();
+    over = false;
+    void take(event.dataTransfer);
+  }}
+>
+  <div class="flex min-w-0 flex-1 flex-col">
+    <h1 class="sr-only">Library</h1>
+    <div class="flex items-center gap-3 border-b border-hair bg-base-200 px-5 py-2.5">
+      <label
+        class="flex h-8 flex-1 items-center gap-2 rounded-[4px] border border-edge bg-base-100 px-2.5 focus-within:border-base-content"
+      >
+        <Search size={16} />
+        <input
+          class="min-w-0 flex-1 outline-none"
+          type="search"
+          bind:value={query}
+          placeholder="dunes, lantern, wor …"
+          aria-label="Search the library"
+        />
+        <span class="dk-tabular text-quiet" aria-live="polite">{found.data ? count(total, 'picture') : ''}</span>
+      </label>
+      <button class="dk-button" onclick={() => folderPicker?.click()}>A folder</button>
+      <button class="dk-button" onclick={() => picker?.click()}><Plus size={15} />Add pictures</button>
+      <input
+        bind:this={picker}
+        type="file"
+        multiple
+        hidden
+        aria-label="Add pictures"
+        onchange={(e) => (void uploads.add(e.currentTarget.files ?? []), (e.currentTarget.value = ''))}
+      />
+      <input
+        bind:this={folderPicker}
+        type="file"
+        webkitdirectory
+        hidden
+        aria-label="Add a folder"
+        onchange={(e) => (void uploads.add(e.currentTarget.files ?? []), (e.currentTarget.value = ''))}
+      />
+    </div>
+    {#if found.error}<p class="dk-problem p-5" role="alert">{sentenceOf(found.error)}</p>{/if}
+    <div class="min-h-0 flex-1">
+      {#if found.data && total === 0}
+        <div class="h-full bg-base-200 p-8">
+          <p class="max-w-[52ch] text-read">
+            {query.trim() === ''
+              ? 'The library is empty. Drop pictures anywhere on this screen, paste one, or add them from this computer.'
+              : `No picture answers to “${query.trim()}”. Fewer or shorter words find more: lan finds lantern.`}
+          </p>
+        </div>
+      {:else}
+        <ContactSheet
+          {items}
+          {chosen}
+          onchoose={(item) => (chosen = item.id)}
+          onend={() => found.hasNextPage && !found.isFetching && void found.fetchNextPage()}
+        />
+      {/if}
+    </div>
+    <UploadList />
+  </div>
+  {#if chosen}<PictureSheet id={chosen} {folders} onclose={() => (chosen = null)} />{/if}
+  {#if over}
+    <div
+      class="pointer-events-none absolute inset-4 z-30 grid place-items-center border-2 border-dashed border-base-content bg-base-100/85"
+    >
+      <p class="text-read font-semibold">Let go to take these files into the library</p>
+    </div>
+  {/if}
+</div>

@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { beforeNavigate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { sentenceOf } from '$lib/api/client';
+  import { on } from '$lib/api/events';
+  import { queryClient, sitePlan } from '$lib/api/queries';
+  import { Desk } from '$lib/desk/desk.svelte';
+  import Drawer from '$lib/desk/Drawer.svelte';
+  import FigureSheet from '$lib/desk/FigureSheet.svelte';
+  import Frame from '$lib/desk/Frame.svelte';
+  import { deskKey } from '$lib/desk/keys';
+  import PageLine from '$lib/desk/PageLine.svelte';
+  import PageSheet from '$lib/desk/PageSheet.svelte';
+  import PhoneProof from '$lib/desk/PhoneProof.svelte';
+  import Ruler from '$lib/desk/Ruler.svelte';
+  import TextSheet from '$lib/desk/TextSheet.svelte';
+  import { timeOf } from '$lib/ui/words';
+
+  let desk = $state.raw<Desk | null>(null);
+  let problem = $state('');
+  const afterA = { at: 0 };
+
+  onMount(() => {
+    const id = page.params.id ?? '';
+    void (async () => {
+      try {
+        const opened = new Desk(id, await queryClient.fetchQuery(sitePlan()));
+        await opened.load();
+        desk = opened;
+      } catch (error) {
+        problem = sentenceOf(error);
+      }
+    })();
+    const offs = [
+      on('page', (sent) => sent.id === id && void desk?.heard(sent.version)),
+      // Words or a keep area changed in the library show here at once.
+      on('library', (sent) => desk?.pieces.some((piece) => piece.figure?.asset === sent.id) && void desk.askLook()),
+    ];
+    return () => offs.forEach((off) => off());
+  });
+  beforeNavigate(() => void desk?.keeping.now());
+
+  function keys(event: KeyboardEvent) {
+    if (!desk || event.defaultPrevented || document.querySelector('[role=dialog],[role=menu]')) return;
+    if (deskKey(event, desk, afterA)) event.preventDefault();
+  }
+</script>
+
+<svelte:head><title>{desk?.title ?? 'Desk'} · Dekoro</title></svelte:head>
+<svelte:window
+  onkeydown={keys}
+  onbeforeunload={(event) => {
+    if (!desk || desk.keeping.state === 'kept') return;
+    void desk.keeping.now();
+    event.preventDefault();
+  }}
+/>
+
+{#if problem}
+  <p class="dk-problem p-6 text-read" role="alert">{problem} <a class="dk-link" href="/">To the pages</a></p>
+{:else if desk}
+  {@const keeping = desk.keeping}
+  <div class="flex min-h-0 flex-1">
+    <div class="flex min-w-0 flex-1 flex-col">
+      <div class="flex flex-none border-b border-hair">
+        <PageLine {desk} />
+        <Ruler {desk} />
+      </div>
+      {#if keeping.theirs}
+        <div class="flex items-center gap-3 border-b border-hair bg-wash px-4 py-2" role="alert">
+          <p class="flex-1">
+            This page was changed in another window at {timeOf(keeping.theirs.changedAt)}. Yours is all still here;
+            nothing was overwritten.
+          </p>
+          <button class="dk-button" onclick={() => keeping.keepMine()}>Go on with mine</button>
+          <button class="dk-button" onclick={() => desk?.takeTheirs()}>Take theirs (undo brings mine back)</button>
+        </div>
+      {:else if keeping.state === 'refused'}
+        <p class="border-b border-hair bg-wash px-4 py-2" role="alert">{keeping.problem}</p>
+      {/if}
+      <div class="flex min-h-0 flex-1">
+        <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">
+          {#if desk.chosen && desk.chosenPiece?.figure}
+            <FigureSheet {desk} id={desk.chosen} figure={desk.chosenPiece.figure} />
+          {:else if desk.chosen}
+            <TextSheet {desk} />
+          {:else}
+            <PageSheet {desk} />
+          {/if}
+        </aside>
+        <Frame {desk} onkey={keys} />
+      </div>
+    </div>
+    {#if desk.proofOn}<PhoneProof {desk} />{/if}
+  </div>
+  <Drawer {desk} />
+{/if}

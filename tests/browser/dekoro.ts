@@ -1,0 +1,74 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { join } from 'node:path';
+import { root, serve, type Server } from './server';
+
+export { expect };
+export const demoFile = (name: string) => join(root, 'demo/files', name);
+
+type Fixtures = { demoUrl: string; own: Server };
+
+export const test = base.extend<Fixtures>({
+  demoUrl: async ({}, use) => use(process.env.DEMO_URL!),
+  /** A server without the demo, for one test alone. */
+  own: async ({}, use) => {
+    const server = await serve();
+    await use(server);
+    await server.stop();
+  },
+});
+
+/** Takes files in by the same call a script would use. */
+export async function takeIn(url: string, names: string[]) {
+  const form = new FormData();
+  const { readFile } = await import('node:fs/promises');
+  for (const name of names) form.append('file', new Blob([await readFile(demoFile(name))]), name);
+  const answer = (await (await fetch(`${url}/api/files`, { method: 'POST', body: form })).json()) as {
+    files: { name: string; id: string | null; error?: string }[];
+  };
+  return answer.files;
+}
+
+export async function makePage(url: string, title: string, content: unknown[] = [], kind = 'page') {
+  const post = { method: 'POST', headers: { 'Content-Type': 'application/json' } };
+  const draft = (await (await fetch(`${url}/api/pages`, { ...post, body: JSON.stringify({ kind, title }) })).json()) as { id: string; version: number };
+  if (content.length > 0) {
+    const put = await fetch(`${url}/api/pages/${draft.id}/draft`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': `"${draft.version}"` },
+      body: JSON.stringify({ title, path: null, summary: null, document: { type: 'doc', content } }),
+    });
+    if (!put.ok) throw new Error(await put.text());
+  }
+  return draft.id;
+}
+
+export async function publish(url: string) {
+  const answer = await fetch(`${url}/api/publish`, { method: 'POST' });
+  if (!answer.ok) throw new Error(await answer.text());
+}
+
+export const text = (words: string) => ({ type: 'paragraph', content: [{ type: 'text', text: words }] });
+
+/** The page on the desk, ready to be worked on. */
+export async function openDesk(page: Page, url: string, id: string) {
+  await page.goto(`${url}/pages/${id}`);
+  const frame = page.frameLocator('iframe[title^="The page at"]');
+  await expect(frame.locator('.ProseMirror')).toBeVisible();
+  return frame;
+}
+
+/** What a person would do with a file manager: files dropped onto an element, which may stand in a frame. */
+export async function dropFiles(page: Page, target: import('@playwright/test').Locator, names: string[], at?: { x: number; y: number }) {
+  const { readFile } = await import('node:fs/promises');
+  const files = await Promise.all(names.map(async (name) => ({ name, base64: (await readFile(demoFile(name))).toString('base64') })));
+  await target.evaluate(
+    (element, { files, at }) => {
+      const data = new DataTransfer();
+      for (const file of files) data.items.add(new File([Uint8Array.from(atob(file.base64), (c) => c.charCodeAt(0))], file.name));
+      const box = element.getBoundingClientRect();
+      const place = { clientX: box.x + (at?.x ?? box.width / 2), clientY: box.y + (at?.y ?? box.height / 2), bubbles: true, cancelable: true, dataTransfer: data };
+      for (const kind of ['dragenter', 'dragover', 'drop']) element.dispatchEvent(new DragEvent(kind, place));
+    },
+    { files, at },
+  );
+}
