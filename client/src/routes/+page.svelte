@@ -65,7 +65,7 @@
       {#if pages.data && groups[head.kind].length === 0}
         <p class="max-w-[52ch] py-4 text-read text-quiet">
           {head.kind === 'page'
-            ? 'No page yet. Make the first one: it opens on the desk, ready for words and pictures.'
+            ? 'No page yet. Make the first one: it becomes the front page and opens on the desk, ready for words and pictures.'
             : 'No post yet. A post is dated news: it stands on the front page as soon as it is published.'}
         </p>
       {/if}

@@ -59,7 +59,9 @@ internal static class PageEndpoints
         if (TitleError(page.Title) is { } error) return Problems.Of(400, error, "title");
         var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
         var slug = Slug.Of(page.Title) is { Length: > 0 } s ? s : page.Kind;
-        workspace.Pages.Add(id, page.Kind, page.Title.Trim(), page.Kind == "post" ? "news/" + slug : slug, "", DocumentWriter.Write(Document.Empty).ToJsonString(), clock.GetUtcNow());
+        // The first page of a site is what visitors meet who type its address.
+        var path = page.Kind == "post" ? "news/" + slug : workspace.Pages.PathIsFree("", "") ? "" : slug;
+        workspace.Pages.Add(id, page.Kind, page.Title.Trim(), path, "", DocumentWriter.Write(Document.Empty).ToJsonString(), clock.GetUtcNow());
         events.Send("pages", new { id });
         return TypedResults.Created($"/api/pages/{id}/draft", DraftOf(workspace.Pages.Find(id)!, book));
     }

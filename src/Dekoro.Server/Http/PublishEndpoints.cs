@@ -50,8 +50,8 @@ internal static class PublishEndpoints
         try
         {
             var result = await publisher.PublishAsync(new Reporter(p => report(job with { Progress = p })), stop);
-            var pages = result.Pages == 1 ? "1 page" : $"{result.Pages} pages";
-            job = job with { State = "done", Progress = new(1, 1, $"{pages} are on the public site; {result.PicturesMade} files of pictures were made."), Result = result };
+            var pages = result.Pages == 1 ? "1 page is" : $"{result.Pages} pages are";
+            job = job with { State = "done", Progress = new(1, 1, $"{pages} on the public site; files of pictures made for it: {result.PicturesMade}."), Result = result };
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { on } from '$lib/api/events';
   import { publishPreview } from '$lib/api/queries';
@@ -13,11 +13,14 @@
   const running = $derived(job?.state === 'running');
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
+  // Only opening begins anew: the end of a run must stay to be read.
   $effect(() => {
     if (!open) return;
-    if (!running) job = null;
-    problem = '';
-    void preview.refetch();
+    untrack(() => {
+      if (!running) job = null;
+      problem = '';
+      void preview.refetch();
+    });
   });
   onMount(() => on('job', (now) => job?.id === now.id && (job = now)));
 
