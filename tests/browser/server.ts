@@ -20,11 +20,11 @@ function freePort() {
 }
 
 /** The real program on a data folder of its own, which goes with it. */
-export async function serve({ demo = false, wrap = [] as string[], data = mkdtempSync(join(tmpdir(), 'dekoro-')), keep = false } = {}): Promise<Server> {
+export async function serve({ demo = false, demoFolder = join(root, 'demo'), wrap = [] as string[], data = mkdtempSync(join(tmpdir(), 'dekoro-')), keep = false } = {}): Promise<Server> {
   const port = await freePort();
   const [command, ...args] = [...wrap, 'dotnet', program, 'serve', '--port', String(port), '--data', data, ...(demo ? [] : ['--empty'])];
   const child = spawn(command!, args, {
-    env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: join(root, 'demo') },
+    env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: demoFolder },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));

@@ -48,6 +48,10 @@ public sealed record FigurePlan(
 
     public IEnumerable<PlannedFile> Files => Formats.SelectMany(FilesIn).Concat(LargeFile is null ? [] : [LargeFile]);
 
+    /// <summary>Width in px of the file that a device takes; 0 for a file given out unchanged.</summary>
+    public int WidthTakenBy(double viewportCssPx, double pixelRatio) =>
+        IsUnchanged ? 0 : Forecast.Take(Ladder.WidthsPx, Slot.At(viewportCssPx), pixelRatio);
+
     public Place PlaceOn(string pageId) => new(pageId, Block.Id, Picture.Id, Cut, Slot);
 }
 

@@ -3,7 +3,6 @@ using System.Text.Json.Nodes;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
-using Dekoro.Core.Sites;
 using Dekoro.Server.Work;
 
 namespace Dekoro.Server.Demo;
@@ -11,7 +10,7 @@ namespace Dekoro.Server.Demo;
 /// <summary>Takes in the demo site: a folder with <c>files/</c> and <c>site.json</c>, which names pictures by file.</summary>
 internal static class DemoSite
 {
-    private sealed record Site(string Name, SiteColours? Colours, Dictionary<string, PictureWords> Pictures, List<Page> Pages);
+    private sealed record Site(StoredStyle Style, Dictionary<string, PictureWords> Pictures, List<Page> Pages);
 
     private sealed record PictureWords(
         string? Title, string? Alt, string? Caption, string? Description, string? Credit, string? Folder, double[]? Keep);
@@ -22,7 +21,7 @@ internal static class DemoSite
     {
         var (workspace, takingIn, clock) = (services.GetRequiredService<Workspace>(), services.GetRequiredService<TakingIn>(), services.GetRequiredService<TimeProvider>());
         var site = Json.Read<Site>(await File.ReadAllTextAsync(Path.Combine(folder, "site.json"), stop));
-        workspace.Style.Set(new StoredStyle(site.Name, Colours: site.Colours));
+        workspace.Style.Set(site.Style);
         var ids = new System.Collections.Concurrent.ConcurrentDictionary<string, string>();
         await Parallel.ForEachAsync(Directory.GetFiles(Path.Combine(folder, "files")).Order(StringComparer.Ordinal), stop, async (path, token) =>
         {

@@ -13,10 +13,15 @@ public sealed record FitLook(double SlotCssPx, FitWord Word, FitReason Reason, d
 
 /// <summary>A placed picture as the plan has it.</summary>
 /// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
+/// <param name="Slot">Its width at every viewport.</param>
 /// <param name="Files">How many files will be made for it.</param>
 public sealed record FigureLook(
     string Asset, string Title, int SourceWidth, int SourceHeight, Cut Cut, string Loss, PerClass<FitLook> Fits, Remedy? Remedy, PerClass<bool> Beside,
-    string Alt, string Caption, IReadOnlyList<int> WidthsPx, int Files);
+    string Alt, string Caption, IReadOnlyList<Segment> Slot, IReadOnlyList<int> WidthsPx, int Files);
+
+/// <param name="SlotCssPx">How wide the picture stands on the device.</param>
+/// <param name="WidthPx">Of the file the device takes; 0 for one given out unchanged.</param>
+public sealed record FileTaken(string BlockId, double SlotCssPx, int WidthPx);
 
 /// <param name="Html">As the public page has it, with proof addresses.</param>
 public sealed record BlockLook(string Id, string Html);
@@ -37,6 +42,17 @@ public sealed class Looking(PlanBook book, Renderer renderer)
         return new([.. blocks.Select(b => new BlockLook(b.BlockId, b.Html))], plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)), plan.Notices, plan.Weights);
     }
 
+    /// <summary>What a device of this viewport and pixel ratio takes of the page as it is written now, in the page's order.</summary>
+    public IReadOnlyList<FileTaken> On(PageSource page, double viewportCssPx, double pixelRatio)
+    {
+        var plan = PagePlanner.Plan(page, book.Facts(page));
+        return
+        [
+            .. page.Document.Figures.Where(f => plan.Figures.ContainsKey(f.Id)).Select(f => plan.Figures[f.Id])
+                .Select(f => new FileTaken(f.Block.Id, f.Slot.At(viewportCssPx), f.WidthTakenBy(viewportCssPx, pixelRatio))),
+        ];
+    }
+
     public Task<string> PageAsync(PageSource page, IFileAddresses addresses) =>
         renderer.PageAsync(new PageModel(PagePlanner.Plan(page, book.Facts(page)), book.Frame(), addresses, "", IsProof: true), "");
 
@@ -46,5 +62,5 @@ public sealed class Looking(PlanBook book, Renderer renderer)
         f.Picture.Id, f.Picture.Words.Title, f.Picture.Size.Width, f.Picture.Size.Height, f.Cut, f.Loss.InWords(),
         f.Fits.Select((_, fit) => new FitLook(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx,
             f.IsUnchanged ? f.Picture.FileBytes : (long)fit.ExpectedBytes, fit.SharpUpToCssPx)),
-        Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, f.IsUnchanged ? [] : f.Ladder.WidthsPx, f.Files.Count());
+        Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, f.Slot.Segments, f.IsUnchanged ? [] : f.Ladder.WidthsPx, f.Files.Count());
 }

@@ -43,6 +43,7 @@ internal static class PageEndpoints
         api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
         api.MapPut("/pages/{id}/draft", PutDraft).WithSummary("Keeps a draft; a stale If-Match gets 409 with what is there now.");
         api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it.");
+        api.MapGet("/pages/{id}/forecast", ForecastOf).WithSummary("Which file of each picture a browser takes on a device, and how wide it stands there.");
     }
 
     private static IReadOnlyList<PageItem> List(Workspace workspace, PlanBook book)
@@ -120,6 +121,15 @@ internal static class PageEndpoints
         var reading = DocumentReader.Read(change.Document);
         if (reading.Document is null) return Problems.NotADocument(reading.Errors);
         return TypedResults.Ok(await looking.AtAsync(new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document)));
+    }
+
+    private static Results<Ok<IReadOnlyList<FileTaken>>, ProblemHttpResult> ForecastOf(
+        string id, double viewportPx, double pixelRatio, Workspace workspace, PlanBook book, Looking looking)
+    {
+        if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
+        if (viewportPx is not (>= 1 and <= 20_000) || pixelRatio is not (>= 0.25 and <= 10))
+            return Problems.Of(400, "A device has a viewport of 1 to 20000 px and a pixel ratio of 0.25 to 10.", "viewportPx");
+        return TypedResults.Ok(looking.On(book.SourceOf(page), viewportPx, pixelRatio));
     }
 
     private static Draft DraftOf(PageRow page, PlanBook book) => new(page.Id, page.Kind, page.Title, page.Path, page.Summary, book.StateOf(page), page.Version,

@@ -1,4 +1,5 @@
 using Dekoro.Core.Sites;
+using Dekoro.Core.Widths;
 using Dekoro.Storage;
 
 namespace Dekoro.Server.Work;
@@ -81,11 +82,23 @@ public sealed class StyleShelf(Settings settings)
 }
 
 /// <summary>What a site has set for itself; what is null is as delivered.</summary>
-public sealed record StoredStyle(string Name, string? Language = null, SiteColours? Colours = null)
+public sealed record StoredStyle(
+    string Name, string? Language = null, SiteColours? Colours = null, WidthClasses? Classes = null, PerClass<double>? PaddingPx = null,
+    double? ColumnPx = null, double? WidePx = null, double? GutterPx = null, double? TextPx = null)
 {
     public SiteStyle ToStyle()
     {
         var style = new SiteStyle { Name = Name };
-        return style with { Language = Language ?? style.Language, Colours = Colours ?? style.Colours };
+        return style with
+        {
+            Language = Language ?? style.Language,
+            Colours = Colours ?? style.Colours,
+            Classes = Classes ?? style.Classes,
+            PaddingPx = PaddingPx ?? style.PaddingPx,
+            ColumnPx = ColumnPx ?? style.ColumnPx,
+            WidePx = WidePx ?? style.WidePx,
+            GutterPx = GutterPx ?? style.GutterPx,
+            TextPx = TextPx ?? style.TextPx,
+        };
     }
 }

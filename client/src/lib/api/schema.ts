@@ -414,6 +414,47 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pages/{id}/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which file of each picture a browser takes on a device, and how wide it stands there. */
+        get: {
+            parameters: {
+                query: {
+                    viewportPx: number;
+                    pixelRatio: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FileTaken"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/site": {
         parameters: {
             query?: never;
@@ -664,6 +705,7 @@ export interface components {
             beside: components["schemas"]["PerClassOfboolean"];
             alt: string;
             caption: string;
+            slot: components["schemas"]["Segment"][];
             widthsPx: number[];
             /** Format: int32 */
             files: number;
@@ -720,6 +762,13 @@ export interface components {
             blockId: string;
             size: string;
             shape: null | string;
+        };
+        FileTaken: {
+            blockId: string;
+            /** Format: double */
+            slotCssPx: number;
+            /** Format: int32 */
+            widthPx: number;
         };
         FitLook: {
             /** Format: double */

@@ -85,7 +85,7 @@
         <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
         <span>{(((look?.cut.width ?? 0) * 1) / Math.max(1, resizing.px)).toFixed(1)}×</span>
       {:else}
-        <span>{Math.round(fit.slotCssPx)} px, {sizeWords(figure.size)}</span>
+        <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(figure.size)}</span>
         <span class="tag-fit"><Fit word={fit.word} /></span>
         <span>{weight(fit.bytes)}</span>
       {/if}

@@ -1,0 +1,167 @@
+import { chromium, type Page } from '@playwright/test';
+import { expect, test } from './dekoro';
+import { randomSite } from './random-site';
+import { serve } from './server';
+
+type Found = { site: string; page: string; picture: string; width: number; px: number };
+type Taken = { blockId: string; slotCssPx: number; widthPx: number };
+type PageItem = { id: string; path: string };
+
+const devices = [
+  { viewport: { width: 360, height: 740 }, deviceScaleFactor: 3 },
+  { viewport: { width: 390, height: 844 }, deviceScaleFactor: 2.75 },
+  { viewport: { width: 820, height: 1180 }, deviceScaleFactor: 2 },
+  { viewport: { width: 1280, height: 720 }, deviceScaleFactor: 1 },
+  { viewport: { width: 1440, height: 900 }, deviceScaleFactor: 2 },
+  { viewport: { width: 1536, height: 864 }, deviceScaleFactor: 1.25 },
+];
+
+const pagesOf = async (url: string) => ((await (await fetch(`${url}/api/pages`)).json()) as PageItem[]).filter((p) => !('isOn' in p) || p.isOn);
+const addressOf = (url: string, page: PageItem) => `${url}/live/${page.path}${page.path ? '/' : ''}`;
+const forecast = async (url: string, id: string, viewport: number, ratio: number) =>
+  (await (await fetch(`${url}/api/pages/${id}/forecast?viewportPx=${viewport}&pixelRatio=${ratio}`)).json()) as Taken[];
+
+/** 320…2560 in steps of 40, and a px either side of every joint of every picture on the page. */
+async function widthsFor(page: Page) {
+  const joints = await page.locator('figure img').evaluateAll((images) =>
+    images.flatMap((image) => [...(image.getAttribute('sizes') ?? '').matchAll(/min-width: ([\d.]+)px/g)].map((match) => Number(match[1]))),
+  );
+  const grid = Array.from({ length: 57 }, (_, i) => 320 + 40 * i);
+  return [...new Set([...grid, ...joints.flatMap((joint) => [Math.round(joint) - 1, Math.round(joint), Math.round(joint) + 1])])].sort((a, b) => a - b);
+}
+
+/** Drawn width, and what the browser makes of the written sizes, for each figure of the page. */
+const measured = (page: Page) =>
+  page.locator('figure img').evaluateAll((images) =>
+    Promise.all(
+      images.map(async (image) => {
+        const sizes = image.getAttribute('sizes');
+        // A drawing given out unchanged has no sizes: what counts is how wide it is drawn.
+        let evaluated = image.getBoundingClientRect().width;
+        if (sizes) {
+          const probe = new Image();
+          probe.sizes = sizes;
+          probe.srcset = "data:image/svg+xml,%3Csvg%20xmlns='http://www.w3.org/2000/svg'%20width='4000'%20height='4000'/%3E 4000w";
+          await probe.decode();
+          evaluated = probe.naturalWidth;
+        }
+        return { id: image.closest('figure')!.dataset.block!, name: image.getAttribute('alt') || 'decorative', drawn: image.getBoundingClientRect().width, evaluated };
+      }),
+    ),
+  );
+
+async function compare(page: Page, url: string, item: PageItem, site: string, slack: number, every = 1) {
+  await page.goto(addressOf(url, item), { waitUntil: 'domcontentloaded' });
+  let [count, worst] = [0, { site, page: item.path, picture: 'none', width: 0, px: 0 } as Found];
+  const widths = await widthsFor(page);
+  for (const width of widths.filter((_, i) => i % every === 0)) {
+    await page.setViewportSize({ width, height: 900 });
+    const predicted = new Map((await forecast(url, item.id, width, 1)).map((taken) => [taken.blockId, taken.slotCssPx]));
+    for (const figure of await measured(page)) {
+      const slot = predicted.get(figure.id)!;
+      const px = Math.max(Math.abs(slot - figure.drawn), Math.abs(slot - figure.evaluated));
+      count++;
+      if (px > worst.px) worst = { site, page: item.path, picture: figure.name, width, px };
+    }
+  }
+  expect(worst.px, JSON.stringify(worst)).toBeLessThanOrEqual(slack);
+  return { count, worst };
+}
+
+const report = (what: string, all: { count: number; worst: Found }[]) => {
+  const worst = all.map((one) => one.worst).reduce((a, b) => (b.px > a.px ? b : a));
+  const count = all.reduce((sum, one) => sum + one.count, 0);
+  console.log(`${what}: ${count} widths of pictures compared; worst ${worst.px.toFixed(2)} px, “${worst.picture}” on /${worst.page} at ${worst.width} px`);
+  expect(count).toBeGreaterThan(0);
+};
+
+async function forecasts(browser: import('@playwright/test').Browser, url: string, name: string) {
+  const wrong: string[] = [];
+  let count = 0;
+  for (const item of await pagesOf(url)) {
+    for (const device of devices) {
+      const context = await browser.newContext(device);
+      const page = await context.newPage();
+      await page.goto(addressOf(url, item));
+      const taken = new Map((await forecast(url, item.id, device.viewport.width, device.deviceScaleFactor)).map((t) => [t.blockId, t.widthPx]));
+      const figures = await page.locator('figure img').evaluateAll(async (images) => {
+        for (const image of images as HTMLImageElement[]) image.loading = 'eager';
+        await Promise.all((images as HTMLImageElement[]).map((image) => image.decode().catch(() => {})));
+        return (images as HTMLImageElement[]).map((image) => {
+          const sets = [...(image.closest('picture')?.querySelectorAll('source') ?? []), image].map((element) => element.getAttribute('srcset') ?? '');
+          const candidates = sets.flatMap((set) => set.split(', ').filter(Boolean).map((one) => one.split(' ')));
+          const found = candidates.find(([address]) => new URL(address!, image.baseURI).href === image.currentSrc);
+          return { id: image.closest('figure')!.dataset.block!, width: found ? Number.parseInt(found[1]!, 10) : 0, source: image.currentSrc };
+        });
+      });
+      for (const figure of figures) {
+        count++;
+        if (figure.width !== taken.get(figure.id)) wrong.push(`/${item.path} ${device.viewport.width}@${device.deviceScaleFactor}: ${figure.source} (${figure.width}) instead of ${taken.get(figure.id)}`);
+      }
+      await context.close();
+    }
+  }
+  console.log(`${name}: ${count} files taken on ${devices.length} devices, ${wrong.length} not as forecast`);
+  expect(count).toBeGreaterThan(0);
+  expect(wrong).toEqual([]);
+}
+
+test.describe('the demo site', () => {
+  test('every picture is as wide as predicted at every width, and sizes say so', async ({ page, demoUrl }) => {
+    const all = [];
+    for (const item of await pagesOf(demoUrl)) all.push(await compare(page, demoUrl, item, 'demo', 1));
+    report('Demo, scrollbars hidden', all);
+  });
+
+  test('with text at 200 % and with fallback fonts too', async ({ browser, demoUrl }) => {
+    const all = [];
+    const large = await browser.newPage();
+    await large.addInitScript(() => addEventListener('DOMContentLoaded', () => (document.documentElement.style.fontSize = '200%')));
+    const plain = await browser.newPage();
+    await plain.route('**/*.woff2', (route) => route.abort());
+    for (const item of await pagesOf(demoUrl)) {
+      all.push(await compare(large, demoUrl, item, 'text at 200 %', 1, 4));
+      all.push(await compare(plain, demoUrl, item, 'fallback fonts', 1, 4));
+    }
+    report('Demo, text at 200 % and fallback fonts', all);
+  });
+
+  test('visible scrollbars take no more from a picture than their own width', async ({ demoUrl }) => {
+    const browser = await chromium.launch({
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu'],
+      ignoreDefaultArgs: ['--hide-scrollbars'],
+    });
+    const page = await browser.newPage();
+    await page.goto(demoUrl + '/live/');
+    const bar = await page.evaluate(() => innerWidth - document.documentElement.clientWidth);
+    expect(bar).toBeGreaterThan(0);
+    const all = [];
+    for (const item of await pagesOf(demoUrl)) all.push(await compare(page, demoUrl, item, 'scrollbars', bar + 1, 3));
+    report(`Demo, scrollbars of ${bar} px shown`, all);
+    await browser.close();
+  });
+
+  test('a browser takes the file that was forecast, on six devices', async ({ browser, demoUrl }) => {
+    await forecasts(browser, demoUrl, 'Demo');
+  });
+});
+
+test('A random site agrees as well: widths at every joint, files on six devices', async ({ page, browser }) => {
+  test.setTimeout(600_000);
+  const seed = Number(process.env.DEKORO_SEED || Math.floor(Math.random() * 1e9));
+  console.log(`Random site of seed ${seed}: ./test --seed ${seed} makes it again`);
+  const demo = randomSite(seed);
+  const server = await serve({ demo: true, demoFolder: demo.folder });
+  try {
+    const all = [];
+    for (const item of await pagesOf(server.url)) all.push(await compare(page, server.url, item, `seed ${seed}`, 1));
+    report(`Random site ${seed}`, all);
+    await forecasts(browser, server.url, `Random site ${seed}`);
+    const ladders = await (await fetch(`${server.url}/api/pages`)).json();
+    expect(ladders.length).toBe(demo.pages);
+  } finally {
+    await server.stop();
+    demo.remove();
+  }
+});

@@ -1,0 +1,92 @@
+import { linkSync, mkdirSync, mkdtempSync, rmSync, writeFileSync, copyFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { root } from './server';
+
+/** A site drawn from a number: pictures, places, texts, and the site's own widths. The same number makes the same site. */
+export function randomSite(seed: number) {
+  const random = mulberry(seed);
+  const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
+  const one = <T>(list: readonly T[]): T => list[int(0, list.length - 1)]!;
+  const some = <T>(list: readonly T[], count: number) => [...list].sort(() => random() - 0.5).slice(0, count);
+
+  const files = some(pictures, 8);
+  const tablet = int(500, 900);
+  const desktop = int(tablet + 150, 1400);
+  const style = {
+    name: `Random site ${seed}`,
+    classes: { tabletFromPx: tablet, desktopFromPx: desktop, referencePx: { phone: 390, tablet: int(tablet, desktop - 1), desktop: desktop + int(0, 300) } },
+    paddingPx: { phone: int(8, 24), tablet: int(16, 48), desktop: int(16, 64) },
+    columnPx: int(480, 860),
+    widePx: int(900, 1400),
+    gutterPx: int(8, 40),
+    textPx: int(15, 21),
+  };
+  const figure = (id: string) => ({
+    type: 'figure',
+    attrs: {
+      id,
+      asset: one(files),
+      size: random() < 0.25 ? int(40, 1600) : one(['third', 'half', 'column', 'wide', 'edge']),
+      side: one(['left', 'centre', 'right']),
+      beside: random() < 0.6,
+      shape: random() < 0.4 ? null : one(['3:2', '16:9', '1:1', '4:5', `${int(1, 9)}:${int(1, 9)}`]),
+      decorative: random() < 0.3,
+      alt: 'A picture of the museum',
+      captionSource: one(['none', 'own']),
+      caption: words(int(2, 30)),
+      linkKind: one(['none', 'none', 'largeFile']),
+    },
+  });
+  const words = (count: number) => Array.from({ length: count }, () => one(vocabulary)).join(' ') + '.';
+  const paragraph = () => ({ type: 'paragraph', content: [{ type: 'text', text: words(int(1, 120)) }] });
+  const piece = (id: string) => {
+    const kind = random();
+    if (kind < 0.45) return figure(id);
+    if (kind < 0.8) return paragraph();
+    if (kind < 0.88) return { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(int(1, 8)) }] };
+    if (kind < 0.94) return { type: one(['bulletList', 'orderedList']), content: Array.from({ length: int(1, 5) }, () => ({ type: 'listItem', content: [paragraph()] })) };
+    if (kind < 0.98) return { type: 'blockquote', content: [paragraph()] };
+    return { type: 'horizontalRule' };
+  };
+  const pages = Array.from({ length: 3 }, (_, p) => ({
+    id: `p${p}`,
+    kind: 'page',
+    title: words(int(1, 5)),
+    path: p === 0 ? '' : `page-${p}`,
+    summary: '',
+    document: { type: 'doc', content: [figure(`p${p}first`), ...Array.from({ length: int(4, 14) }, (_, i) => piece(`p${p}b${i}`))] },
+  }));
+
+  const folder = mkdtempSync(join(tmpdir(), 'dekoro-random-'));
+  mkdirSync(join(folder, 'files'));
+  for (const file of files) {
+    const [from, to] = [join(root, 'demo/files', file), join(folder, 'files', file)];
+    try {
+      linkSync(from, to);
+    } catch {
+      copyFileSync(from, to);
+    }
+  }
+  writeFileSync(join(folder, 'site.json'), JSON.stringify({ style, pictures: {}, pages }));
+  return { folder, pages: pages.length, remove: () => rmSync(folder, { recursive: true }) };
+}
+
+const vocabulary = 'kite wind sand line sail dune spar bridle reel tide lantern gull pier hut hand sky knot silk bamboo string warden afternoon'.split(' ');
+
+/** Of every kind, none so large that making its files holds the test up. */
+const pictures = [
+  'line-reel.jpg', 'tail-in-the-wind.gif', 'bunting.svg', 'kite-cut-out.png', 'two-lanterns.jpg', 'patchwork-sail.png', 'serpent-small.jpg',
+  'workshop-window.jpg', 'box-kite-winter.webp', 'bridle-knots.avif', 'lighthouse-turned.jpg', 'wave-rokkaku-grey-day.jpg', 'museum-door.jpg', 'silk-reds-and-golds.webp',
+];
+
+/** A small generator with a seed (mulberry32). */
+function mulberry(seed: number) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
