@@ -67,6 +67,11 @@
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           sideOffset={6}
+          onOpenAutoFocus={(event) => {
+            // From a key inside the frame the focus has a document to leave first.
+            event.preventDefault();
+            requestAnimationFrame(() => document.querySelector<HTMLElement>('.dk-item')?.focus());
+          }}
           class="z-30 min-w-52 rounded-[4px] border border-hair bg-base-100 py-1 text-base-content shadow-(--dk-float)"
         >
           <DropdownMenu.Item class="dk-item" onSelect={fromLibrary}>Picture from the library</DropdownMenu.Item>

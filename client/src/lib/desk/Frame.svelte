@@ -35,7 +35,8 @@
     );
     inside.addEventListener('pointermove', (event) => hover(column, event.clientY, event.clientX));
     inside.documentElement.addEventListener('pointerleave', () => setTimeout(() => overLine || (line = null), 60));
-    inside.addEventListener('keydown', onkey);
+    // Before the editor, which knows some of these keys by other meanings.
+    inside.addEventListener('keydown', onkey, true);
     frameKeys(inside, desk);
     takeDrops(inside, column);
   }

@@ -69,15 +69,17 @@
     style="left:{x(desk.width)}px"
   ></div>
   <div class="absolute top-1" style="left:{Math.min(x(desk.width) + 34, width - 78)}px">
-    <input
-      class="dk-tabular h-6 w-19 rounded-[4px] border border-edge bg-base-100 px-1.5 text-center"
-      aria-label="Width of the page in px"
-      inputmode="numeric"
-      value={typed ?? `${desk.width} px`}
-      onfocus={(event) => ((typed = String(desk.width)), event.currentTarget.select())}
-      oninput={(event) => (typed = event.currentTarget.value)}
-      onkeydown={(event) => (event.key === 'Enter' ? take() : keys(event))}
-      onblur={take}
-    />
+    <label class="dk-tabular flex h-6 w-19 items-center rounded-[4px] border border-edge bg-base-100 px-1.5 focus-within:border-base-content">
+      <input
+        class="w-full min-w-0 text-right outline-none"
+        aria-label="Width of the page in px"
+        inputmode="numeric"
+        value={typed ?? desk.width}
+        onfocus={(event) => event.currentTarget.select()}
+        oninput={(event) => (typed = event.currentTarget.value)}
+        onkeydown={(event) => (event.key === 'Enter' ? take() : keys(event))}
+        onblur={take}
+      /><span class="pl-1">px</span>
+    </label>
   </div>
 </div>

@@ -259,8 +259,9 @@ export class Desk {
 
   /** After the piece that holds the caret or is chosen; at the end where nothing is. */
   caretGap(): Gap {
-    if (!this.editor || this.chosen === null) return { after: this.pieces.at(-1)?.id ?? null };
-    return { after: this.chosen };
+    if (this.chosen !== null) return { after: this.chosen };
+    const inTitle = this.editor?.isFocused && this.editor.state.selection.$from.parent.type.name === 'title';
+    return { after: inTitle ? null : (this.pieces.at(-1)?.id ?? null) };
   }
 
   async askLook() {

@@ -11,9 +11,7 @@ export function slotAt(segments: Schemas['Segment'][], viewport: number) {
 
 /** Every line between two pieces, in px of the frame's own viewport, from above the first to below the last. */
 export function gapsOf(column: Element): (Gap & { y: number })[] {
-  const children = [...column.children].filter(
-    (child): child is HTMLElement => child instanceof child.ownerDocument.defaultView!.HTMLElement,
-  );
+  const children = [...column.children] as HTMLElement[];
   return children.flatMap((child, i) => {
     const next = children[i + 1]?.getBoundingClientRect();
     const box = child.getBoundingClientRect();

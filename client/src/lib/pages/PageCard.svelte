@@ -30,6 +30,7 @@
 <article aria-label={item.title} class="flex w-[268px] flex-col">
   <a
     href="/pages/{item.id}"
+    draggable="false"
     aria-label="Open {item.title} on the desk"
     class="page-view block overflow-hidden border border-hair bg-base-100"
     class:opacity-55={!item.isOn}
@@ -46,7 +47,7 @@
   <div class="mt-2 flex items-start gap-1">
     <span class="-ml-1 cursor-grab py-0.5 text-quiet" aria-hidden="true"><Grip size={15} /></span>
     <div class="min-w-0 flex-1">
-      <h3 class="truncate text-read"><a href="/pages/{item.id}">{item.title}</a></h3>
+      <h3 class="truncate text-read"><a href="/pages/{item.id}" draggable="false">{item.title}</a></h3>
       <p class="truncate text-quiet">{item.path === '' ? 'the front page' : `/${item.path}`}</p>
       <p class={item.state === 'changed' || item.state === 'draft' ? 'text-soft' : 'text-quiet'}>{words[item.state]}</p>
       {#if item.notices > 0}

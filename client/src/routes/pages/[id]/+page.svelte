@@ -43,7 +43,9 @@
 
   function keys(event: KeyboardEvent) {
     if (!desk || event.defaultPrevented || document.querySelector('[role=dialog],[role=menu]')) return;
-    if (deskKey(event, desk, afterA)) event.preventDefault();
+    if (!deskKey(event, desk, afterA)) return;
+    event.preventDefault();
+    event.stopPropagation();
   }
 </script>
 

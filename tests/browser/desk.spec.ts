@@ -1,0 +1,259 @@
+import type { Locator, Page } from '@playwright/test';
+import { dropFiles, expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
+
+const boxesOf = (blocks: Locator) =>
+  blocks.evaluateAll((elements) =>
+    Object.fromEntries(
+      elements.map((element) => {
+        const box = element.getBoundingClientRect();
+        return [(element as HTMLElement).dataset.block!, [box.x, box.y + element.ownerDocument.defaultView!.scrollY, box.width, box.height]];
+      }),
+    ),
+  );
+
+const draftOf = async (url: string, id: string) =>
+  (await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { title: string; version: number; document: { content: { type: string; attrs: Record<string, unknown>; content?: { text: string; marks?: unknown[] }[] }[] } };
+
+const kept = (page: Page) => expect(page.getByText(/, kept \d/)).toBeVisible();
+
+/** Fonts and pictures are in, so that nothing will move any more. */
+const settled = (body: Locator) =>
+  body.evaluate(async (element) => {
+    await element.ownerDocument.fonts.ready;
+    for (const image of element.querySelectorAll('img')) {
+      image.loading = 'eager';
+      await image.decode().catch(() => {});
+    }
+  });
+
+/** As a hand does it: the pointer travels. */
+async function dragSlowly(page: Page, from: Locator, to: Locator) {
+  const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
+  await page.mouse.move(a.x + 60, a.y + 60);
+  await page.mouse.down();
+  await page.mouse.move(a.x + 40, a.y + 60, { steps: 5 });
+  await page.mouse.move(b.x + 60, b.y + 60, { steps: 15 });
+  await expect(to).toBeVisible();
+  await page.mouse.move(b.x + 58, b.y + 62, { steps: 5 });
+  await page.mouse.up();
+}
+
+test('Desk and published page put every block in the same place at three widths', async ({ page, browser, demoUrl }) => {
+  const pages = (await (await fetch(`${demoUrl}/api/pages`)).json()) as { id: string; path: string }[];
+  let [compared, worst, where] = [0, 0, ''];
+  for (const item of pages) {
+    const frame = await openDesk(page, demoUrl, item.id);
+    for (const width of [390, 820, 1280]) {
+      await page.getByLabel('Width of the page in px').fill(String(width));
+      await page.keyboard.press('Enter');
+      await settled(frame.locator('body'));
+      const visit = await browser.newPage({ viewport: { width, height: 900 } });
+      await visit.goto(`${demoUrl}/live/${item.path}${item.path ? '/' : ''}`);
+      await settled(visit.locator('body'));
+      const live = await boxesOf(visit.locator('#content [data-block]'));
+      const desk = await boxesOf(frame.locator('#content [data-block]'));
+      expect(Object.keys(desk).sort()).toEqual(Object.keys(live).sort());
+      for (const [id, box] of Object.entries(live)) {
+        for (const [i, value] of box.entries()) {
+          const off = Math.abs(value - desk[id]![i]!);
+          compared++;
+          if (off > worst) [worst, where] = [off, `${id} of /${item.path} at ${width}`];
+        }
+      }
+      await visit.close();
+    }
+  }
+  console.log(`Desk against published: ${compared} edges of blocks compared; worst ${worst.toFixed(2)} px, ${where}`);
+  expect(worst, where).toBeLessThanOrEqual(1);
+});
+
+test('What is typed keeps itself, and undo and redo cover words, titles, pictures and order', async ({ page, own }) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(own.url, 'Reels', [text('One.'), { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'third' } }, text('Three.')]);
+  const frame = await openDesk(page, own.url, id);
+  const order = () => frame.locator('#content > .column > *').evaluateAll((all) => all.map((element) => element.tagName));
+  await frame.getByText('One.').click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' And a half.');
+  await kept(page);
+  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe('One. And a half.');
+
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Title', { exact: true }).fill('Reels and lines');
+  await frame.locator('figure').click();
+  await page.keyboard.press('+');
+  await expect(frame.locator('figure')).toHaveClass(/fig-half/);
+  await page.keyboard.press('Alt+ArrowUp');
+  expect(await order()).toEqual(['H1', 'FIGURE', 'P', 'P']);
+
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(frame.locator('h1')).toHaveText('Reels');
+  await expect(frame.locator('figure')).toHaveClass(/fig-third/);
+  expect(await order()).toEqual(['H1', 'P', 'FIGURE', 'P']);
+  await expect(frame.locator('p').first()).toHaveText('One.');
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(frame.locator('h1')).toHaveText('Reels and lines');
+  expect(await order()).toEqual(['H1', 'FIGURE', 'P', 'P']);
+  await kept(page);
+  const draft = await draftOf(own.url, id);
+  expect(draft.title).toBe('Reels and lines');
+  expect(draft.document.content[0]).toMatchObject({ type: 'figure', attrs: { id: 'f', size: 'half' } });
+});
+
+test('A picture is placed and set by keys alone', async ({ page, own }) => {
+  await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(own.url, 'Keys', [text('Before.'), text('After.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.locator('.ProseMirror').focus();
+  await page.keyboard.press('Control+Home');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('complementary', { name: 'Sheet' }).getByRole('heading', { level: 2 })).toHaveText('Before.');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('menuitem', { name: 'Picture from the library' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();
+  await page.keyboard.type('reel');
+  await expect(page.getByText('Click a picture: it goes where the line stands.')).toBeVisible();
+  await page.getByRole('region', { name: 'Library' }).getByRole('button', { name: /^Line reel/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(frame.locator('figure img')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('a');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('-');
+  await page.keyboard.press('-');
+  await expect(frame.locator('figure')).toHaveClass(/fig-third side-right/);
+  await page.keyboard.press('t');
+  await page.keyboard.type('A reel of line');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('1');
+  await expect(page.getByLabel('Width of the page in px')).toHaveValue('390');
+  await kept(page);
+  const content = (await draftOf(own.url, id)).document.content;
+  expect(content.map((node) => node.type)).toEqual(['paragraph', 'figure', 'paragraph']);
+  expect(content[1]!.attrs).toMatchObject({ size: 'third', side: 'right', alt: 'A reel of line' });
+});
+
+test('Files dropped into the page, a swap and a drag land where the line shows', async ({ page, own }) => {
+  await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(own.url, 'Drops', [text('Before.'), text('After.')]);
+  const frame = await openDesk(page, own.url, id);
+  await dropFiles(page, frame.getByText('After.'), ['two-lanterns.jpg', 'tail-in-the-wind.gif'], { x: 40, y: 1 });
+  await expect(frame.locator('figure img')).toHaveCount(2);
+  const order = () => frame.locator('#content > .column > *').evaluateAll((all) => all.map((element) => element.tagName).join(' '));
+  expect(await order()).toBe('H1 P FIGURE FIGURE P');
+  await frame.locator('figure').first().click();
+  await page.getByRole('button', { name: 'Change the picture' }).click();
+  const before = await frame.locator('figure img').first().getAttribute('src');
+  await page.getByRole('region', { name: 'Library' }).getByRole('button', { name: /^Line reel/ }).click();
+  await expect(frame.locator('figure img').first()).not.toHaveAttribute('src', before!);
+  await expect(frame.locator('figure img')).toHaveCount(2);
+  await page.keyboard.press('Escape');
+  await frame.locator('figure').nth(1).dragTo(frame.getByText('Before.'), { targetPosition: { x: 30, y: 0 } });
+  expect(await order()).toBe('H1 FIGURE P FIGURE P');
+});
+
+test('Kinds of text, marked words and links come through to the published page', async ({ page, own }) => {
+  const id = await makePage(own.url, 'Visit', [text('Opening times'), text('We open at ten, see the museum.'), text('Bring a coat.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Opening times').click();
+  await page.getByRole('button', { name: 'Heading', exact: true }).click();
+  await expect(frame.locator('h2')).toHaveText('Opening times');
+  await frame.getByText('Bring a coat.').click();
+  await page.getByRole('button', { name: 'List', exact: true }).click();
+  await expect(frame.locator('ul li')).toHaveText('Bring a coat.');
+  await frame.getByText('We open').click();
+  await page.keyboard.press('End');
+  await page.keyboard.press('ArrowLeft');
+  for (let i = 0; i < 'the museum'.length; i++) await page.keyboard.press('Shift+ArrowLeft');
+  await page.getByRole('button', { name: 'Bold' }).click();
+  await page.getByLabel('Where it leads').fill('javascript:alert(1)');
+  await page.getByRole('button', { name: 'Set' }).click();
+  await expect(page.getByText('An address that begins with “javascript:” cannot be used as a link')).toBeVisible();
+  await page.getByLabel('Where it leads').fill('museum.example/plan');
+  await page.getByRole('button', { name: 'Set' }).click();
+  await expect(page.getByText('Added https:// in front.')).toBeVisible();
+  await kept(page);
+  await publish(own.url);
+  await page.goto(`${own.url}/live/`);
+  await expect(page.getByRole('heading', { level: 2 })).toHaveText('Opening times');
+  await expect(page.locator('li > p')).toHaveText('Bring a coat.');
+  const link = page.getByRole('link', { name: 'the museum' });
+  await expect(link).toHaveAttribute('href', 'https://museum.example/plan');
+  await expect(link.locator('strong')).toHaveText('the museum');
+});
+
+test('Two tabs on one draft: neither loses a word', async ({ page, context, own }) => {
+  const id = await makePage(own.url, 'Shared', [text('First words.')]);
+  const mine = await openDesk(page, own.url, id);
+  const other = await context.newPage();
+  const theirs = await openDesk(other, own.url, id);
+  // A window with nothing unsaved follows the other.
+  await mine.getByText('First words.').click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' Mine.');
+  await kept(page);
+  await expect(theirs.locator('p')).toHaveText('First words. Mine.');
+
+  // Both type before either hears of the other.
+  await other.route('**/api/pages/*/draft', (route) => (route.request().method() === 'PUT' ? new Promise((go) => setTimeout(() => go(route.continue()), 2500)) : route.continue()));
+  await theirs.getByText('First words.').click();
+  await other.keyboard.press('Home');
+  await other.keyboard.type('Theirs. ');
+  await mine.getByText('First words.').click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' More of mine.');
+  await kept(page);
+  await expect(other.getByText('This page was changed in another window')).toBeVisible();
+  await expect(theirs.locator('p')).toHaveText('Theirs. First words. Mine.');
+  await other.getByRole('button', { name: 'Take theirs (undo brings mine back)' }).click();
+  await expect(theirs.locator('p')).toHaveText('First words. Mine. More of mine.');
+  await other.getByRole('button', { name: 'Undo' }).click();
+  await expect(theirs.locator('p')).toHaveText('Theirs. First words. Mine.');
+});
+
+test('Typing goes on while the line is down, and is caught up by itself', async ({ page, own }) => {
+  const id = await makePage(own.url, 'Storm', [text('Before the storm.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Before the storm.').click();
+  await page.keyboard.press('End');
+  await page.context().setOffline(true);
+  await page.keyboard.type(' The line is down.');
+  await expect(page.getByText('Dekoro cannot be reached just now').first()).toBeVisible();
+  await page.context().setOffline(false);
+  await kept(page);
+  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe('Before the storm. The line is down.');
+});
+
+test('Pages are made, ordered, switched off and readdressed without losing anything', async ({ page, own }) => {
+  await makePage(own.url, 'Home', [text('Welcome.')]);
+  await makePage(own.url, 'Visit', [text('Come by.')]);
+  await makePage(own.url, 'Shop', [text('Buy a kite.')]);
+  await publish(own.url);
+  await page.goto(own.url);
+  const cards = page.getByRole('article');
+  await expect(cards).toHaveCount(3);
+  await page.getByRole('button', { name: 'Move Shop earlier' }).click();
+  await expect(cards.nth(1)).toHaveAccessibleName('Shop');
+  await dragSlowly(page, cards.nth(2), cards.nth(1));
+  await expect(cards.nth(1)).toHaveAccessibleName('Visit');
+  await cards.filter({ hasText: 'Shop' }).getByRole('button', { name: 'Switch off' }).click();
+  await expect(cards.filter({ hasText: 'Shop' })).toContainText('switched off');
+  await publish(own.url);
+  expect((await fetch(`${own.url}/live/shop/`)).status).toBe(404);
+  await page.reload();
+  await cards.filter({ hasText: 'Shop' }).getByRole('button', { name: 'Switch on' }).click();
+  await publish(own.url);
+  expect(await (await fetch(`${own.url}/live/shop/`)).text()).toContain('Buy a kite.');
+
+  await cards.filter({ hasText: 'Shop' }).getByRole('link', { name: 'Shop', exact: true }).click();
+  await expect(page.frameLocator('iframe').first().locator('.ProseMirror')).toBeVisible();
+  await page.getByLabel('Address').fill('visit');
+  await page.getByLabel('Address').blur();
+  await expect(page.getByText('Another page has this address already: choose another.')).toBeVisible();
+  await page.getByLabel('Address').fill('kites/for-sale');
+  await page.getByLabel('Address').blur();
+  await kept(page);
+  await publish(own.url);
+  expect((await fetch(`${own.url}/live/kites/for-sale/`)).status).toBe(200);
+});
