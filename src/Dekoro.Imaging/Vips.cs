@@ -7,6 +7,8 @@ internal static class Vips
 {
     private static readonly Lazy<bool> Ready = new(() =>
     {
+        // What is wrong with a file is told to the person who gave it, not to the console.
+        Log.SetLogHandler("VIPS", Enums.LogLevelFlags.Warning, (_, _, _) => { });
         Cache.Max = 0;
         Operation.Block("VipsForeignLoad", true);
         foreach (var loader in (string[])["Jpeg", "Png", "Webp", "Heif", "Nsgif", "Svg", "Tiff"])

@@ -1,0 +1,51 @@
+using System.Reflection;
+using System.Xml.Linq;
+using NetArchTest.Rules;
+
+namespace Dekoro.Server.Tests;
+
+public sealed class ArchitectureTests
+{
+    private static readonly Assembly Core = typeof(Dekoro.Core.Planning.PagePlanner).Assembly;
+
+    [Theory]
+    [InlineData("Core", "")]
+    [InlineData("Imaging", "Core")]
+    [InlineData("Storage", "Core")]
+    [InlineData("Publishing", "Core")]
+    [InlineData("Server", "Imaging Publishing Storage")]
+    public void Projects_depend_downward_only(string project, string on)
+    {
+        var file = XDocument.Load(Path.Combine(ServerFixture.Root, "src", $"Dekoro.{project}", $"Dekoro.{project}.csproj"));
+        var references = file.Descendants("ProjectReference").Select(r => Path.GetFileNameWithoutExtension((string)r.Attribute("Include")!)["Dekoro.".Length..]);
+        Assert.Equal(on.Split(' ', StringSplitOptions.RemoveEmptyEntries), references.Where(r => r != "Core" || on == "Core").Order());
+    }
+
+    [Fact]
+    public void The_core_knows_no_server_no_database_and_no_codec()
+    {
+        var result = Types.InAssembly(Core).ShouldNot()
+            .HaveDependencyOnAny("Microsoft.AspNetCore", "Microsoft.Data", "NetVips", "System.IO.File", "System.Net.Http", "Dekoro.Imaging", "Dekoro.Storage", "Dekoro.Publishing", "Dekoro.Server")
+            .GetResult();
+        Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
+        Assert.All(Core.GetReferencedAssemblies(), a => Assert.Matches("^(System\\.|AnyAscii|NodaTime|netstandard)", a.Name!));
+    }
+
+    [Fact]
+    public void Only_the_server_speaks_HTTP_and_only_storage_speaks_SQL()
+    {
+        foreach (var assembly in new[] { typeof(Dekoro.Imaging.Probe).Assembly, typeof(Dekoro.Publishing.Renderer).Assembly })
+            Assert.DoesNotContain(assembly.GetReferencedAssemblies(), a => a.Name == "Microsoft.Data.Sqlite");
+        Assert.DoesNotContain(typeof(Dekoro.Storage.Pages).Assembly.GetReferencedAssemblies(), a => a.Name!.StartsWith("Microsoft.AspNetCore", StringComparison.Ordinal));
+        Assert.DoesNotContain(typeof(Dekoro.Imaging.Probe).Assembly.GetReferencedAssemblies(), a => a.Name!.StartsWith("Microsoft.AspNetCore", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_the_core_hands_out_cannot_be_changed()
+    {
+        var settable = Core.GetExportedTypes().Where(t => t is { IsClass: true, IsAbstract: false })
+            .SelectMany(t => t.GetProperties()).Where(p => p.SetMethod is { IsPublic: true } set
+                && !set.ReturnParameter.GetRequiredCustomModifiers().Contains(typeof(System.Runtime.CompilerServices.IsExternalInit)));
+        Assert.Empty(settable.Select(p => $"{p.DeclaringType!.Name}.{p.Name}"));
+    }
+}

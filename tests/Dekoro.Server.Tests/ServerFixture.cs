@@ -1,0 +1,70 @@
+using System.Net.Http.Headers;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Builder;
+using Microsoft.AspNetCore.TestHost;
+
+namespace Dekoro.Server.Tests;
+
+/// <summary>The whole program on a data folder of its own, without a socket.</summary>
+public sealed class ServerFixture : IAsyncLifetime
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("dekoro-server").FullName;
+    private WebApplication? _app;
+
+    public HttpClient Http { get; private set; } = null!;
+
+    public static string Root
+    {
+        get
+        {
+            var folder = AppContext.BaseDirectory;
+            while (!File.Exists(Path.Combine(folder, "Dekoro.slnx"))) folder = Directory.GetParent(folder)!.FullName;
+            return folder;
+        }
+    }
+
+    public async ValueTask InitializeAsync()
+    {
+        _app = Host.Build(new Places(_folder, null, null), null, builder => builder.WebHost.UseTestServer());
+        await _app.StartAsync();
+        Http = _app.GetTestClient();
+    }
+
+    public async ValueTask DisposeAsync()
+    {
+        await _app!.DisposeAsync();
+        Directory.Delete(_folder, recursive: true);
+    }
+
+    public async Task<JsonObject> GetAsync(string path) => (await Http.GetFromJsonAsync<JsonObject>(path, TestContext.Current.CancellationToken))!;
+
+    /// <summary>A page with this content, kept as a draft.</summary>
+    public async Task<string> PageAsync(string title, params object[] content)
+    {
+        var made = await Http.PostAsJsonAsync("/api/pages", new { kind = "page", title }, TestContext.Current.CancellationToken);
+        var id = (string)(await made.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!["id"]!;
+        (await PutAsync(id, 1, title, content)).EnsureSuccessStatusCode();
+        return id;
+    }
+
+    public Task<HttpResponseMessage> PutAsync(string id, long? version, string title, params object[] content)
+    {
+        var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pages/{id}/draft")
+        {
+            Content = JsonContent.Create(new { title, document = new { type = "doc", content } }),
+        };
+        if (version is not null) request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{version}\""));
+        return Http.SendAsync(request, TestContext.Current.CancellationToken);
+    }
+
+    public async Task<string> TakeInAsync(string demoFile)
+    {
+        using var form = new MultipartFormDataContent { { new ByteArrayContent(await File.ReadAllBytesAsync(Path.Combine(Root, "demo", "files", demoFile))), "file", demoFile } };
+        var answer = await (await Http.PostAsync("/api/files", form, TestContext.Current.CancellationToken)).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken);
+        return (string)answer!["files"]![0]!["id"]!;
+    }
+
+    public static object Text(string words) => new { type = "paragraph", content = new[] { new { type = "text", text = words } } };
+}

@@ -1,0 +1,127 @@
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Planning;
+
+namespace Dekoro.Storage.Tests;
+
+public sealed class StorageTests : IDisposable
+{
+    private static readonly DateTimeOffset Now = new(2026, 6, 1, 9, 0, 0, TimeSpan.Zero);
+    private readonly string _folder = Directory.CreateTempSubdirectory("dekoro-storage").FullName;
+    private readonly Database _database;
+
+    public StorageTests() => _database = new Database(Path.Combine(_folder, "dekoro.db"));
+
+    [Fact]
+    public void A_draft_is_kept_only_from_the_version_it_started_from()
+    {
+        var pages = new Pages(_database);
+        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        var first = pages.Find("a")!.Version;
+        Assert.Equal(first + 1, pages.SaveDraft("a", first, "Mine", "a", "", "{}", Now));
+        Assert.Null(pages.SaveDraft("a", first, "Theirs", "a", "", "{}", Now));
+        Assert.Equal("Mine", pages.Find("a")!.Title);
+    }
+
+    [Fact]
+    public void Of_many_saves_at_once_from_one_version_exactly_one_is_kept()
+    {
+        var pages = new Pages(_database);
+        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        var kept = 0;
+        Parallel.For(0, 16, i =>
+        {
+            if (pages.SaveDraft("a", 1, $"T{i}", "a", "", "{}", Now) is not null) Interlocked.Increment(ref kept);
+        });
+        Assert.Equal(1, kept);
+    }
+
+    [Fact]
+    public void An_address_that_is_taken_gets_a_number_and_the_order_is_as_it_was_set()
+    {
+        var pages = new Pages(_database);
+        foreach (var id in new[] { "a", "b", "c" }) pages.Add(id, "page", id, "visit", "", "{}", Now);
+        Assert.Equal(["visit", "visit-2", "visit-3"], pages.All().Select(p => p.Path));
+        pages.Reorder(["c", "a"]);
+        Assert.Equal(["c", "a", "b"], pages.All().Select(p => p.Id));
+    }
+
+    [Theory]
+    [InlineData("lan", 2)]
+    [InlineData("lantern night", 1)]
+    [InlineData("NIGHT", 1)]
+    [InlineData("café", 1)]
+    [InlineData("cafe", 1)]
+    [InlineData("\"unclosed", 0)]
+    [InlineData("* OR NOT (", 0)]
+    [InlineData("", 3)]
+    public void Search_takes_words_and_prefixes_whatever_is_typed(string query, int found)
+    {
+        var assets = new Assets(_database);
+        assets.Add(Asset("1", new Words("Lantern night")));
+        assets.Add(Asset("2", new Words("Two lanterns")));
+        assets.Add(Asset("3", new Words("At the café", Description: "Tea after flying")));
+        Assert.Equal(found, assets.Search(query, 0, 10).Total);
+    }
+
+    [Fact]
+    public void Changed_words_are_found_and_the_old_ones_are_not()
+    {
+        var assets = new Assets(_database);
+        assets.Add(Asset("1", new Words("Lantern")));
+        Assert.True(assets.Change("1", 1, new Words("Serpent"), null, false));
+        Assert.False(assets.Change("1", 1, new Words("Box"), null, false));
+        Assert.Equal((0L, 1L), (assets.Search("lantern", 0, 9).Total, assets.Search("serp", 0, 9).Total));
+        Assert.Equal("Serpent", assets.Find("1")!.Facts.Words.Title);
+    }
+
+    [Fact]
+    public void All_facts_of_a_picture_come_back_as_they_went_in()
+    {
+        var asset = Asset("1", new Words("a", "b", "c", "d", "e", "f", "g"), new KeepBox(0.1, 0.2, 0.3, 0.4));
+        new Assets(_database).Add(asset);
+        Assert.Equal(asset, new Assets(_database).Find("1"));
+    }
+
+    [Fact]
+    public async Task A_file_is_kept_under_its_hash_once_and_what_nothing_records_is_swept()
+    {
+        var files = new FileStore(Path.Combine(_folder, "originals"));
+        var first = await files.ReceiveAsync(new MemoryStream([1, 2, 3]), 100, TestContext.Current.CancellationToken);
+        var again = await files.ReceiveAsync(new MemoryStream([1, 2, 3]), 100, TestContext.Current.CancellationToken);
+        Assert.Equal(first.Sha256, again.Sha256);
+        Assert.Equal([1, 2, 3], File.ReadAllBytes(files.Keep(first)));
+        files.Keep(again);
+        var stray = files.Keep(await files.ReceiveAsync(new MemoryStream([9]), 100, TestContext.Current.CancellationToken));
+        Assert.Equal(1, files.Sweep(new HashSet<string> { first.Sha256 }));
+        Assert.False(File.Exists(stray));
+        Assert.True(File.Exists(files.PathOf(first.Sha256)));
+    }
+
+    [Theory]
+    [InlineData("../../etc/passwd")]
+    [InlineData("/etc/passwd")]
+    [InlineData("")]
+    public void No_path_is_ever_made_from_something_that_is_not_a_hash(string name) =>
+        Assert.ThrowsAny<ArgumentException>(() => new FileStore(Path.Combine(_folder, "originals")).PathOf(name));
+
+    [Fact]
+    public void A_database_opens_again_with_all_that_was_written()
+    {
+        new Pages(_database).Add("a", "page", "A", "a", "", "{}", Now);
+        _database.Dispose();
+        using var again = new Database(Path.Combine(_folder, "dekoro.db"));
+        Assert.Equal("A", new Pages(again).Find("a")!.Title);
+        Assert.True(again.SchemaVersion() >= 1);
+    }
+
+    public void Dispose()
+    {
+        _database.Dispose();
+        Directory.Delete(_folder, recursive: true);
+    }
+
+    private static Asset Asset(string id, Words words, KeepBox? keep = null) => new(
+        new PictureFacts(id, id + ".jpg", PictureFormat.Jpeg, new PixelSize(30, 20), true, 1, 12, new BytesModel(1, 2), 0.5, keep, words),
+        new string('a', 63) + id, new string('b', 63) + id, "RGB", KeepByHand: keep is not null, "2026-05-04", Now, 1);
+}
