@@ -39,6 +39,13 @@ public static class SvgCleaner
         var tookOut = false;
         foreach (var element in root.DescendantsAndSelf().ToList())
         {
+            if (element.Name == Svg + "a")
+            {
+                // A picture leads nowhere by itself; what stands inside the link is still drawn.
+                element.Name = Svg + "g";
+                element.RemoveAttributes();
+                tookOut = true;
+            }
             if (element != root && (element.Name.Namespace != Svg || !Elements.Contains(element.Name.LocalName) || Reaches(element)))
             {
                 if (element.Parent is null) continue;

@@ -3,7 +3,7 @@ using NetVips;
 namespace Dekoro.Imaging;
 
 /// <summary>libvips set up once: few cached operations, and only the loaders of the formats that are taken in.</summary>
-internal static class Vips
+public static class Vips
 {
     private static readonly Lazy<bool> Ready = new(() =>
     {

@@ -12,13 +12,18 @@ namespace Dekoro.Publishing;
 /// </summary>
 public static class SiteCss
 {
-    public static string Write(PageLayout layout)
+    /// <param name="isProof">
+    /// A visitor keeps the face a page began with, so that nothing moves; on a proof the site's own face is waited for, so that it
+    /// shows what most visitors get.
+    /// </param>
+    public static string Write(PageLayout layout, bool isProof = false)
     {
+        var display = isProof ? "block" : "optional";
         var (style, colours) = (layout.Style, layout.Style.Colours);
         var css = new StringBuilder();
         css.AppendLine(CultureInfo.InvariantCulture, $$"""
-            @font-face { font-family: "Newsreader Variable"; src: url("newsreader-latin-wght-normal.woff2") format("woff2"); font-weight: 200 800; font-style: normal; font-display: optional; }
-            @font-face { font-family: "Newsreader Variable"; src: url("newsreader-latin-wght-italic.woff2") format("woff2"); font-weight: 200 800; font-style: italic; font-display: optional; }
+            @font-face { font-family: "Newsreader Variable"; src: url("newsreader-latin-wght-normal.woff2") format("woff2"); font-weight: 200 800; font-style: normal; font-display: {{display}}; }
+            @font-face { font-family: "Newsreader Variable"; src: url("newsreader-latin-wght-italic.woff2") format("woff2"); font-weight: 200 800; font-style: italic; font-display: {{display}}; }
             :root { --paper: {{colours.Paper}}; --ink: {{colours.Ink}}; --quiet: {{colours.Quiet}}; --bar: {{colours.Bar}}; --bar-ink: {{colours.BarInk}}; --link: {{colours.Link}}; --face: "Newsreader Variable", Georgia, "Times New Roman", serif; --pad: {{Px(style.PaddingPx.Phone)}}; }
             body { font-size: {{Number(style.TextPx / 16)}}rem; line-height: {{Number(style.LineHeight)}}; }
             """);

@@ -25,6 +25,15 @@ public sealed class SvgCleanerTests
     }
 
     [Fact]
+    public void A_link_goes_and_what_stands_in_it_stays()
+    {
+        var (cleaned, tookOut) = Clean("<a href=\"https://elsewhere.example/\" target=\"_top\"><g><rect width=\"7\" height=\"7\" onclick=\"x\"/></g></a>");
+        Assert.True(tookOut);
+        Assert.Contains("width=\"7\"", cleaned, StringComparison.Ordinal);
+        Assert.DoesNotMatch("<a|elsewhere|onclick|_top", cleaned);
+    }
+
+    [Fact]
     public void What_draws_is_kept_as_it_is()
     {
         var (cleaned, tookOut) = Clean("""<defs><linearGradient id="g"><stop offset="0" stop-color="#fff"/></linearGradient></defs><rect width="4" height="4" fill="url(#g)"/><use href="#g"/><text x="1">Kite</text>""");

@@ -4,9 +4,9 @@ export default defineConfig({
   testDir: '.',
   outputDir: 'out/results',
   fullyParallel: false,
-  workers: 2,
+  workers: 1,
   timeout: 120_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   globalSetup: './setup.ts',
   reporter: [['list'], ['json', { outputFile: 'out/report.json' }]],
   use: {

@@ -13,6 +13,7 @@ namespace Dekoro.Server.Http;
 internal static class MediaEndpoints
 {
     private const string Forever = "public, max-age=31536000, immutable";
+    private const string ADay = "public, max-age=86400";
     private const string PagePolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
     private const string PicturePolicy = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
 
@@ -67,7 +68,7 @@ internal static class MediaEndpoints
 
     private static IResult ProofAsset(string name, Workspace workspace, HttpResponse response)
     {
-        if (name == "site.css") return Results.Text(SiteCss.Write(new PageLayout(workspace.Style.Current)), "text/css");
+        if (name == "site.css") return Results.Text(SiteCss.Write(new PageLayout(workspace.Style.Current), isProof: true), "text/css");
         if (!Assets.Fonts.Contains(name)) return Results.NotFound();
         response.Headers.CacheControl = Forever;
         return Results.File(Assets.Bytes(name), "font/woff2");
@@ -96,7 +97,7 @@ internal static class MediaEndpoints
         if (live.PathOf(address) is { } file)
         {
             var immutable = address.StartsWith("media/", StringComparison.Ordinal);
-            response.Headers.CacheControl = immutable ? Forever : "no-cache";
+            response.Headers.CacheControl = immutable ? Forever : address.EndsWith(".woff2", StringComparison.Ordinal) ? ADay : "no-cache";
             if (immutable) response.Headers.ContentSecurityPolicy = PicturePolicy;
             return Results.File(file, FigureMime.OfName(address), lastModified: File.GetLastWriteTimeUtc(file));
         }

@@ -59,13 +59,11 @@
       >
     </button>
     {#if desk.drawerOpen}
-      <label
-        class="flex h-7 w-64 items-center gap-2 rounded-[4px] border border-edge px-2 focus-within:border-base-content"
-      >
+      <label class="dk-framed flex h-7 w-64 items-center gap-2 rounded-[4px] border border-edge px-2">
         <Search size={14} />
         <input
           bind:this={field}
-          class="min-w-0 flex-1 outline-none"
+          class="min-w-0 flex-1"
           type="search"
           bind:value={query}
           aria-label="Search the library"

@@ -22,19 +22,21 @@
   );
 </script>
 
-<div class="flex h-10 w-[296px] flex-none items-center gap-2 border-r border-hair pr-2 pl-4">
-  <h1 class="min-w-0 flex-1 truncate font-semibold">{desk.title || 'Untitled'}</h1>
-  <span class="whitespace-nowrap {keeping.state === 'refused' ? 'text-coarse' : 'text-quiet'}" role="status"
-    >{sentence}</span
-  >
-  <button class="dk-button bare" disabled={!desk.canUndo} onclick={desk.undo} aria-label="Undo" title="Undo (Ctrl+Z)"
-    ><Undo size={16} /></button
-  >
+<div class="flex h-10 w-[296px] flex-none items-center border-r border-hair pr-1.5 pl-4">
+  <div class="min-w-0 flex-1 leading-[1.25]">
+    <h1 class="truncate font-semibold">{desk.title || 'Untitled'}</h1>
+    <p class="truncate {keeping.state === 'refused' ? 'text-coarse' : 'text-quiet'}" role="status">{sentence}</p>
+  </div>
+  <button class="dk-button bare" disabled={!desk.canUndo} onclick={desk.undo} aria-label="Undo" title="Undo (Ctrl+Z)">
+    <Undo size={16} />
+  </button>
   <button
     class="dk-button bare"
     disabled={!desk.canRedo}
     onclick={desk.redo}
     aria-label="Redo"
-    title="Redo (Ctrl+Shift+Z)"><Redo size={16} /></button
+    title="Redo (Ctrl+Shift+Z)"
   >
+    <Redo size={16} />
+  </button>
 </div>

@@ -69,9 +69,9 @@
     style="left:{x(desk.width)}px"
   ></div>
   <div class="absolute top-1" style="left:{Math.min(x(desk.width) + 34, width - 78)}px">
-    <label class="dk-tabular flex h-6 w-19 items-center rounded-[4px] border border-edge bg-base-100 px-1.5 focus-within:border-base-content">
+    <label class="dk-framed dk-tabular flex h-6 w-19 items-center rounded-[4px] border border-edge bg-base-100 px-1.5">
       <input
-        class="w-full min-w-0 text-right outline-none"
+        class="w-full min-w-0 text-right"
         aria-label="Width of the page in px"
         inputmode="numeric"
         value={typed ?? desk.width}

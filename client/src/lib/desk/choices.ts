@@ -31,8 +31,8 @@ export const linkKinds = {
 export const textKinds = [
   ['paragraph', 'Text'],
   ['heading2', 'Heading'],
-  ['heading3', 'Smaller'],
-  ['heading4', 'Smallest'],
+  ['heading3', 'Subheading'],
+  ['heading4', 'Minor heading'],
   ['bulletList', 'List'],
   ['orderedList', 'Numbers'],
   ['blockquote', 'Quote'],

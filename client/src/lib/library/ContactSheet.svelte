@@ -78,7 +78,8 @@
               </span>
               <span class="mt-2 block truncate">{item.words.title}</span>
               <span class="dk-tabular block text-quiet">
-                {item.width} × {item.height} · {item.places === 0 ? 'unused' : count(item.places, 'place')}
+                {item.width} × {item.height} ·
+                <span class="whitespace-nowrap">{item.places === 0 ? 'unused' : count(item.places, 'place')}</span>
               </span>
               {#if item.marks.length > 0}
                 <span class="dk-marks block truncate text-soft"

@@ -5,6 +5,7 @@
   import Sun from '@lucide/svelte/icons/sun';
   import { publishPreview, sitePlan } from '$lib/api/queries';
   import PublishSheet from '$lib/publish/PublishSheet.svelte';
+  import Mark from './Mark.svelte';
   import { light } from './theme.svelte';
   import { count } from './words';
 
@@ -20,7 +21,7 @@
 
 <header class="flex h-12 flex-none items-center gap-8 border-b border-hair px-4">
   <a href="/" class="flex items-center gap-2.5 text-read font-semibold">
-    <img src="/mark.svg" alt="" width="26" height="26" />
+    <Mark />
     <span class="max-w-60 truncate">{site.data?.name ?? 'Dekoro'}</span>
   </a>
   <nav aria-label="Places" class="flex h-full">

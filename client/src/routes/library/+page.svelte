@@ -49,12 +49,10 @@
   <div class="flex min-w-0 flex-1 flex-col">
     <h1 class="sr-only">Library</h1>
     <div class="flex items-center gap-3 border-b border-hair bg-base-200 px-5 py-2.5">
-      <label
-        class="flex h-8 flex-1 items-center gap-2 rounded-[4px] border border-edge bg-base-100 px-2.5 focus-within:border-base-content"
-      >
+      <label class="dk-framed flex h-8 flex-1 items-center gap-2 rounded-[4px] border border-edge bg-base-100 px-2.5">
         <Search size={16} />
         <input
-          class="min-w-0 flex-1 outline-none"
+          class="min-w-0 flex-1"
           type="search"
           bind:value={query}
           placeholder="dunes, lantern, wor …"
