@@ -19,7 +19,7 @@ internal static class Ways
     {
         Vips.EnsureReady();
         var path = Path.Combine(folder, progressive ? "progressive.jpg" : "baseline.jpg");
-        using var waves = Image.Fractsurf(Width, Height, 2.4).Linear([30], [128]);
+        using var waves = (Image.Perlin(Width, Height, cellSize: 400) * 80) + (Image.Perlin(Width, Height, cellSize: 40) * 30) + 128;
         using var rgb = waves.Bandjoin(waves.Rot180(), waves.Flip(Enums.Direction.Horizontal));
         using var grained = (rgb + Image.Gaussnoise(Width, Height, sigma: 6)).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb);
         grained.Jpegsave(path, q: 90, interlace: progressive);

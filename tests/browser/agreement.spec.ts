@@ -106,7 +106,29 @@ async function forecasts(browser: import('@playwright/test').Browser, url: strin
   expect(wrong).toEqual([]);
 }
 
+type Ladder = { title: string; places: number; widthsPx: number[]; worstRatio: number; ratioOfOther: number };
+
+/** Prints every ladder beside a fixed one of seven widths. */
+async function ladders(url: string, name: string, mostForOne: number) {
+  const all = (await (await fetch(`${url}/api/ladders?against=320,480,640,960,1280,1920,2560`)).json()) as Ladder[];
+  console.log(`Ladders of ${name}, expected bytes over exact-size bytes of the worst place (a fixed seven in brackets):`);
+  for (const one of all) console.log(`  ${one.worstRatio.toFixed(3)} (${one.ratioOfOther.toFixed(2)}) ${one.places} place(s), ${one.widthsPx.join(' ')}  ${one.title}`);
+  expect(all.length).toBeGreaterThan(0);
+  for (const one of all) {
+    expect(one.widthsPx.length, one.title).toBeLessThanOrEqual(8);
+    if (one.places === 1) expect(one.widthsPx.length, `${one.title} has one place`).toBeLessThanOrEqual(mostForOne);
+    // Three or more very different places of one cut may use up all eight widths and still end a little above.
+    expect(one.worstRatio, one.title).toBeLessThanOrEqual(one.places > 2 && one.widthsPx.length === 8 ? 1.15 : 1.1);
+  }
+  const mean = (of: (one: Ladder) => number) => all.reduce((sum, one) => sum + of(one), 0) / all.length;
+  console.log(`  mean ${mean((one) => one.worstRatio).toFixed(3)}, fixed seven ${mean((one) => one.ratioOfOther).toFixed(3)}; ${all.length} cuts`);
+}
+
 test.describe('the demo site', () => {
+  test('expects little more bytes than files of exactly the size wanted', async ({ demoUrl }) => {
+    await ladders(demoUrl, 'the demo', 5);
+  });
+
   test('every picture is as wide as predicted at every width, and sizes say so', async ({ page, demoUrl }) => {
     const all = [];
     for (const item of await pagesOf(demoUrl)) all.push(await compare(page, demoUrl, item, 'demo', 1));
@@ -155,11 +177,11 @@ test('A random site agrees as well: widths at every joint, files on six devices'
   const server = await serve({ demo: true, demoFolder: demo.folder });
   try {
     const all = [];
+    expect((await pagesOf(server.url)).length).toBe(demo.pages);
     for (const item of await pagesOf(server.url)) all.push(await compare(page, server.url, item, `seed ${seed}`, 1));
     report(`Random site ${seed}`, all);
     await forecasts(browser, server.url, `Random site ${seed}`);
-    const ladders = await (await fetch(`${server.url}/api/pages`)).json();
-    expect(ladders.length).toBe(demo.pages);
+    await ladders(server.url, `random site ${seed}`, 6);
   } finally {
     await server.stop();
     demo.remove();

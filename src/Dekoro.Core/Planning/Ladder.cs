@@ -51,8 +51,12 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
         }
         return Moved(Rated(table.Best(most)), demands, Rated);
 
-        Ladder Rated(int[] widths) => new([.. widths], places.Select((p, i) => ExpectedBytes(widths, p, bytes) / exact[i]).Max());
+        Ladder Rated(int[] widths) => new([.. widths], WorstRatioOf(widths, places, bytes));
     }
+
+    /// <summary>Over the places, the largest expected bytes / bytes of exact-size files, of any list of widths.</summary>
+    public static double WorstRatioOf(IReadOnlyList<int> widthsPx, IReadOnlyList<ImmutableArray<Demand>> places, BytesModel bytes) =>
+        places.Max(p => ExpectedBytes(widthsPx, p, bytes) / p.Sum(d => d.Share * bytes.At(d.WidthPx)));
 
     /// <summary>Σ share·bytes(smallest of <paramref name="widthsPx"/> ≥ demand, else the largest).</summary>
     public static double ExpectedBytes(IReadOnlyList<int> widthsPx, IEnumerable<Demand> demands, BytesModel bytes) =>

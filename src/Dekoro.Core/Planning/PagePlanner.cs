@@ -55,7 +55,8 @@ public static class PagePlanner
     public static Ladder LadderOf(PictureFacts picture, Cut cut, IEnumerable<SlotWidth> slots, DeviceProfile devices) =>
         Ladder.Choose([.. slots.Select(s => Ladder.DemandsOf(s, devices, cut.Width))], BytesOf(picture, cut));
 
-    private static BytesModel BytesOf(PictureFacts picture, Cut cut) =>
+    /// <summary>Expected bytes of a cut of a picture, by width.</summary>
+    public static BytesModel BytesOf(PictureFacts picture, Cut cut) =>
         picture.Bytes.ForCut((double)cut.Height / cut.Width, (double)picture.Size.Height / picture.Size.Width);
 
     private static FigurePlan FigureOf(

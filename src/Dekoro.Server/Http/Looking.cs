@@ -23,6 +23,11 @@ public sealed record FigureLook(
 /// <param name="WidthPx">Of the file the device takes; 0 for one given out unchanged.</param>
 public sealed record FileTaken(string BlockId, double SlotCssPx, int WidthPx);
 
+/// <summary>The files made of a picture in one cut, for all its places on the site.</summary>
+/// <param name="WorstRatio">Over its places, the largest expected bytes / bytes of files of exactly the size wanted.</param>
+/// <param name="RatioOfOther">The same for the widths it is compared with; null where none were given.</param>
+public sealed record LadderLook(string Title, Cut Cut, int Places, IReadOnlyList<int> WidthsPx, double WorstRatio, double? RatioOfOther);
+
 /// <param name="Html">As the public page has it, with proof addresses.</param>
 public sealed record BlockLook(string Id, string Html);
 
@@ -50,6 +55,25 @@ public sealed class Looking(PlanBook book, Renderer renderer)
         [
             .. page.Document.Figures.Where(f => plan.Figures.ContainsKey(f.Id)).Select(f => plan.Figures[f.Id])
                 .Select(f => new FileTaken(f.Block.Id, f.Slot.At(viewportCssPx), f.WidthTakenBy(viewportCssPx, pixelRatio))),
+        ];
+    }
+
+    /// <summary>Every ladder of the site, beside another list of widths for comparison.</summary>
+    public IReadOnlyList<LadderLook> Ladders(IReadOnlyList<int> otherPx)
+    {
+        var facts = book.Facts();
+        return
+        [
+            .. facts.Elsewhere.Where(p => !facts.Pictures[p.AssetId].IsVector).GroupBy(p => (p.AssetId, p.Cut)).Select(places =>
+            {
+                var (picture, cut) = (facts.Pictures[places.Key.AssetId], places.Key.Cut);
+                var ladder = PagePlanner.LadderOf(picture, cut, places.Select(p => p.Slot), facts.Style.Devices);
+                var demands = places.Select(p => Ladder.DemandsOf(p.Slot, facts.Style.Devices, cut.Width)).ToList();
+                // A file is never made wider than the cut: wider ones end there.
+                int[] others = [.. otherPx.Select(w => Math.Min(w, cut.Width)).Distinct()];
+                return new LadderLook(picture.Words.Title, cut, places.Count(), ladder.WidthsPx, ladder.WorstRatio,
+                    others.Length == 0 ? null : Ladder.WorstRatioOf(others, demands, PagePlanner.BytesOf(picture, cut)));
+            }),
         ];
     }
 

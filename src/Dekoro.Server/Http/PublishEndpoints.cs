@@ -17,6 +17,7 @@ internal static class PublishEndpoints
     {
         api.MapGet("/publish", Preview).WithSummary("What publishing would change on the public site.");
         api.MapPost("/publish", Publish).WithSummary("Publishes. Waits for the end unless Prefer: respond-async (RFC 7240) is sent, which gets 202 and a job.");
+        api.MapGet("/ladders", Ladders).WithSummary("Which widths are made of each picture and cut, and how close they come; against=320,640 compares another list.");
         api.MapGet("/jobs/{id}", GetJob).WithSummary("How far a job has come.");
     }
 
@@ -24,6 +25,14 @@ internal static class PublishEndpoints
     {
         var pages = publisher.Changes();
         return new(pages, pages.Count(p => p.Change != "same"));
+    }
+
+    private static Results<Ok<IReadOnlyList<LadderLook>>, ProblemHttpResult> Ladders(Looking looking, string? against = null)
+    {
+        var widths = (against ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries).Select(w => int.TryParse(w, out var px) ? px : 0).ToList();
+        return widths.Any(w => w is < 1 or > 20_000)
+            ? Problems.Of(400, "Widths are whole numbers from 1 to 20000 with commas between.", "against")
+            : TypedResults.Ok(looking.Ladders(widths));
     }
 
     private static async Task<Results<Ok<Job>, Accepted<Job>, ProblemHttpResult>> Publish(

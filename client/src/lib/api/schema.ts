@@ -594,6 +594,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ladders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which widths are made of each picture and cut, and how close they come; against=320,640 compares another list. */
+        get: {
+            parameters: {
+                query?: {
+                    against?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LadderLook"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}": {
         parameters: {
             query?: never;
@@ -813,6 +851,17 @@ export interface components {
             /** Format: double */
             height: number;
             byHand: boolean;
+        };
+        LadderLook: {
+            title: string;
+            cut: components["schemas"]["Cut"];
+            /** Format: int32 */
+            places: number;
+            widthsPx: number[];
+            /** Format: double */
+            worstRatio: number;
+            /** Format: double */
+            ratioOfOther: null | number;
         };
         LinkLook: {
             written: null | string;

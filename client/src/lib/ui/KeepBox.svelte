@@ -25,6 +25,8 @@
   const least = 0.03;
   const corners = ['nw', 'ne', 'sw', 'se'] as const;
 
+  const cornerWords = { nw: 'top left', ne: 'top right', sw: 'bottom left', se: 'bottom right' };
+
   const clamp = (value: number, from: number, to: number) => Math.min(Math.max(value, from), Math.max(from, to));
   const percent = (b: Box) => `left:${b.x * 100}%;top:${b.y * 100}%;width:${b.width * 100}%;height:${b.height * 100}%`;
 
@@ -80,22 +82,22 @@
 <div bind:this={area} class="relative touch-none overflow-hidden select-none" style:aspect-ratio={shape}>
   <img src={proofOf(id, 640)} alt="" class="block h-full w-full" draggable="false" />
   {#if cut}<div class="pointer-events-none absolute shade" style={percent(cut)}></div>{/if}
-  <div
-    class="absolute cursor-move border border-dashed border-white keep"
-    style={percent(box)}
-    role="slider"
-    tabindex="0"
-    aria-label="Keep area: arrow keys move it"
-    aria-valuenow={Math.round(box.x * 100)}
-    aria-valuetext="{Math.round(box.x * 100)} % from the left, {Math.round(box.y * 100)} % from the top"
-    onpointerdown={(event) => drag(event, moved)}
-    onkeydown={(event) => keys(event, moved)}
-    onkeyup={done}
-  >
+  <div class="absolute" style={percent(box)}>
+    <div
+      class="keep absolute inset-0 cursor-move border border-dashed border-white"
+      role="slider"
+      tabindex="0"
+      aria-label="Keep area: arrow keys move it"
+      aria-valuenow={Math.round(box.x * 100)}
+      aria-valuetext="{Math.round(box.x * 100)} % from the left, {Math.round(box.y * 100)} % from the top"
+      onpointerdown={(event) => drag(event, moved)}
+      onkeydown={(event) => keys(event, moved)}
+      onkeyup={done}
+    ></div>
     {#each corners as corner (corner)}
       <button
         class="grip {corner}"
-        aria-label="Keep area, corner {corner}: arrow keys resize it"
+        aria-label="Keep area, corner {cornerWords[corner]}: arrow keys resize it"
         onpointerdown={(event) => drag(event, (from, dx, dy) => resized(from, corner, dx, dy))}
         onkeydown={(event) => keys(event, (from, dx, dy) => resized(from, corner, dx, dy))}
         onkeyup={done}

@@ -1,0 +1,37 @@
+#!/usr/bin/env node
+// Renews docs/screenshots from the demo site: each main view in both themes, 1280 × 800.
+//   tools/screenshots http://127.0.0.1:5380
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const { chromium } = createRequire(join(root, 'tests/browser/package.json'))('@playwright/test');
+const url = process.argv[2] ?? 'http://127.0.0.1:5380';
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+
+const views = {
+  pages: { path: '/' },
+  library: { path: '/library', then: (page) => page.getByRole('button', { name: /^Windle Sands/ }).click() },
+  desk: { path: '/pages/workshop', then: (_, frame) => frame.locator('figure').nth(1).click() },
+  drawer: {
+    path: '/pages/home',
+    then: async (page, frame) => {
+      await frame.locator('p').first().click();
+      await page.getByRole('button', { name: /^Library L/ }).click();
+    },
+  },
+};
+for (const theme of ['paper', 'lamp']) {
+  for (const [name, view] of Object.entries(views)) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript((now) => localStorage.setItem('theme', now), theme);
+    await page.goto(url + view.path);
+    await page.waitForTimeout(3000);
+    await view.then?.(page, page.frameLocator('iframe[title^="The page at"]'));
+    await page.waitForTimeout(2500);
+    await page.screenshot({ path: join(root, `docs/screenshots/${name}-${theme}.png`) });
+    await page.close();
+  }
+}
+await browser.close();
