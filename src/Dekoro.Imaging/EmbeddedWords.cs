@@ -7,7 +7,7 @@ using MetadataExtractor.Formats.Xmp;
 
 namespace Dekoro.Imaging;
 
-/// <summary>Words found inside a file: EXIF 3.0, IPTC IIM 4.2 and XMP (Dublin Core, photoshop, xmpRights). None is null.</summary>
+/// <summary>Words found inside a file: EXIF 3.0, IPTC IIM 4.2 and XMP (Dublin Core, IPTC). None is null.</summary>
 /// <param name="TakenOn">ISO 8601 date and time as the camera wrote it; null where it did not.</param>
 public sealed record EmbeddedWords(
     string Title = "", string Alt = "", string Description = "", string Credit = "", string Rights = "", string? TakenOn = null, bool HasLocation = false)
@@ -29,7 +29,7 @@ public sealed record EmbeddedWords(
                 Title: First(xmp["dc:title[1]"], iptc?.GetString(IptcDirectory.TagObjectName), iptc?.GetString(IptcDirectory.TagHeadline)),
                 Alt: First(xmp["Iptc4xmpCore:AltTextAccessibility[1]"]),
                 Description: First(xmp["dc:description[1]"], iptc?.GetString(IptcDirectory.TagCaption), exif?.GetString(ExifDirectoryBase.TagImageDescription)),
-                Credit: First(xmp["photoshop:Credit"], xmp["dc:creator[1]"], iptc?.GetString(IptcDirectory.TagCredit), iptc?.GetString(IptcDirectory.TagByLine), exif?.GetString(ExifDirectoryBase.TagArtist)),
+                Credit: First(xmp.Where(p => p.Key.EndsWith(":Credit", StringComparison.Ordinal)).SelectMany(p => p), xmp["dc:creator[1]"], iptc?.GetString(IptcDirectory.TagCredit), iptc?.GetString(IptcDirectory.TagByLine), exif?.GetString(ExifDirectoryBase.TagArtist)),
                 Rights: First(xmp["dc:rights[1]"], iptc?.GetString(IptcDirectory.TagCopyrightNotice), exif?.GetString(ExifDirectoryBase.TagCopyright)),
                 TakenOn: dated ? taken.ToString("s", CultureInfo.InvariantCulture) : null,
                 HasLocation: directories.OfType<GpsDirectory>().Any(d => d.GetGeoLocation() is not null));

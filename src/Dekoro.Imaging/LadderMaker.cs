@@ -89,7 +89,7 @@ public static class LadderMaker
     {
         foreach (var field in image.GetFields())
         {
-            if (field.StartsWith("exif-", StringComparison.Ordinal) || field is "exif-data" or "xmp-data" or "iptc-data" or "photoshop-data" or "icc-profile-data" or "orientation")
+            if (field.StartsWith("exif-", StringComparison.Ordinal) || field.EndsWith("-data", StringComparison.Ordinal) || field == "orientation")
                 m.Remove(field);
         }
     });

@@ -27,14 +27,14 @@ const settled = (body: Locator) =>
   });
 
 /** As a hand does it: the pointer travels. */
-async function dragSlowly(page: Page, from: Locator, to: Locator) {
+async function dragSlowly(page: Page, from: Locator, to: Locator, hold = { x: 60, y: 60 }) {
   const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
-  await page.mouse.move(a.x + 60, a.y + 60);
+  await page.mouse.move(a.x + hold.x, a.y + hold.y);
   await page.mouse.down();
-  await page.mouse.move(a.x + 40, a.y + 60, { steps: 5 });
-  await page.mouse.move(b.x + 60, b.y + 60, { steps: 15 });
+  await page.mouse.move(a.x + hold.x - 20, a.y + hold.y, { steps: 5 });
+  await page.mouse.move(b.x + hold.x, b.y + hold.y, { steps: 15 });
   await expect(to).toBeVisible();
-  await page.mouse.move(b.x + 58, b.y + 62, { steps: 5 });
+  await page.mouse.move(b.x + hold.x - 2, b.y + hold.y + 2, { steps: 5 });
   await page.mouse.up();
 }
 
@@ -156,6 +156,63 @@ test('Files dropped into the page, a swap and a drag land where the line shows',
   await page.keyboard.press('Escape');
   await frame.locator('figure').nth(1).dragTo(frame.getByText('Before.'), { targetPosition: { x: 30, y: 0 } });
   expect(await order()).toBe('H1 FIGURE P FIGURE P');
+});
+
+test('A grip keeps proportions, Alt makes them a cut, Escape leaves all as it was', async ({ page, own }) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(own.url, 'Grips', [{ type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'half' } }, text('After.')]);
+  const frame = await openDesk(page, own.url, id);
+  const figure = frame.locator('figure');
+  await figure.click();
+  const scale = 686 / 1280;
+  const drag = async (corner: string, dx: number, dy: number, release = true) => {
+    const box = (await page.locator(`[data-corner=${corner}]`).boundingBox())!;
+    await page.mouse.move(box.x + 12, box.y + 12);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 12 + dx * scale, box.y + 12 + dy * scale, { steps: 6 });
+    if (release) await page.mouse.up();
+  };
+  // Centred, it grows to both sides: 30 px at a corner are 60 px of width.
+  await drag('ne', 30, -4);
+  await expect(figure).toHaveClass(/fig-px/);
+  await kept(page);
+  const px = (await draftOf(own.url, id)).document.content[0]!.attrs.size as number;
+  expect(Math.abs(px - 408)).toBeLessThanOrEqual(2);
+  const shape = () => figure.locator('img').evaluate((image) => image.getBoundingClientRect().width / image.getBoundingClientRect().height);
+  expect(await shape()).toBeCloseTo(560 / 700, 2);
+
+  await drag('nw', 40, 10, false);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(page.getByTestId('tag')).toContainText(`${px} px`);
+  await expect(page.getByTestId('trim-marks')).toBeVisible();
+
+  await page.keyboard.down('Alt');
+  await drag('ne', 0, 120);
+  await page.keyboard.up('Alt');
+  await expect.poll(async () => (await draftOf(own.url, id)).document.content[0]!.attrs.shape).toMatch(/^\d+:\d+$/);
+  await expect(figure.locator('img')).toHaveAttribute('src', /\/0-\d+-560-/);
+  expect(await shape()).toBeGreaterThan(560 / 700 + 0.1);
+
+  // On a phone third, half and column are equally wide: the size stays what it was called.
+  await page.getByRole('button', { name: 'third', exact: true }).click();
+  await page.keyboard.press('1');
+  await expect(page.getByTestId('tag')).toContainText('358 px, a third');
+});
+
+test('The page map puts pieces in another order by drag and by button', async ({ page, own }) => {
+  const id = await makePage(own.url, 'Map', [text('First.'), text('Second.'), text('Third.')]);
+  const frame = await openDesk(page, own.url, id);
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  const row = (name: string) => sheet.getByRole('listitem').filter({ hasText: name });
+  await row('Third.').hover();
+  await row('Third.').getByRole('button', { name: 'Move up' }).click();
+  await expect(frame.locator('p')).toHaveText(['First.', 'Third.', 'Second.']);
+  await page.keyboard.press('Escape');
+  await dragSlowly(page, row('Second.'), row('First.'), { x: 40, y: 12 });
+  await expect(frame.locator('p')).toHaveText(['Second.', 'First.', 'Third.']);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(frame.locator('p')).toHaveText(['First.', 'Third.', 'Second.']);
 });
 
 test('Kinds of text, marked words and links come through to the published page', async ({ page, own }) => {

@@ -10,6 +10,12 @@
   onMount(listen);
 </script>
 
+<!-- A file let go beside its target must not take the tool's place in the window. -->
+<svelte:window
+  ondragover={(event) => event.dataTransfer?.types.includes('Files') && event.preventDefault()}
+  ondrop={(event) => event.preventDefault()}
+/>
+
 <QueryClientProvider client={queryClient}>
   <div class="flex h-screen flex-col">
     <Bar />

@@ -60,7 +60,7 @@ internal static class PublishEndpoints
         {
             var result = await publisher.PublishAsync(new Reporter(p => report(job with { Progress = p })), stop);
             var pages = result.Pages == 1 ? "1 page is" : $"{result.Pages} pages are";
-            job = job with { State = "done", Progress = new(1, 1, $"{pages} on the public site; files of pictures made for it: {result.PicturesMade}."), Result = result };
+            job = job with { State = "done", Progress = new(1, 1, $"{pages} on the public site now. New files of pictures: {result.PicturesMade}."), Result = result };
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {

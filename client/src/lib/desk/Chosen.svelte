@@ -14,9 +14,9 @@
   const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {
     void [desk.moved, scale, resizing];
-    const image = figure && desk.elementOf(desk.chosen)?.querySelector('img');
-    if (!image) return null;
-    const { left, top, width, height } = image.getBoundingClientRect();
+    const element = figure ? desk.elementOf(desk.chosen) : null;
+    if (!element) return null;
+    const { left, top, width, height } = (element.querySelector('img') ?? element).getBoundingClientRect();
     return { left: left * scale, top: top * scale, width: width * scale, height: height * scale };
   });
   const fit = $derived(look?.fits[desk.widthClass]);
@@ -39,6 +39,7 @@
       scale,
       viewport: desk.width,
       side: figure.side,
+      size: figure.size,
       sizes: desk.site.sizes.map((size) => ({ role: size.role!, px: slotAt(size.width, desk.width) })),
       column: slotAt(desk.site.column, desk.width),
       show: (now) => {
@@ -67,7 +68,7 @@
   >
     {#each grips as corner (corner)}
       <div
-        class="grip {corner}"
+        class="dk-grip pointer-events-auto"
         role="presentation"
         data-corner={corner}
         onpointerdown={(event) => grab(event, corner)}
@@ -94,40 +95,6 @@
 {/if}
 
 <style>
-  .grip {
-    position: absolute;
-    width: 24px;
-    height: 24px;
-    pointer-events: auto;
-    touch-action: none;
-  }
-  .grip::after {
-    content: '';
-    position: absolute;
-    inset: 7px;
-    background: var(--color-base-100);
-    border: 2px solid var(--dk-crop);
-  }
-  .nw {
-    left: -12px;
-    top: -12px;
-    cursor: nwse-resize;
-  }
-  .se {
-    right: -12px;
-    bottom: -12px;
-    cursor: nwse-resize;
-  }
-  .ne {
-    right: -12px;
-    top: -12px;
-    cursor: nesw-resize;
-  }
-  .sw {
-    left: -12px;
-    bottom: -12px;
-    cursor: nesw-resize;
-  }
   .tag-fit :global(.dk-fit) {
     color: inherit;
   }

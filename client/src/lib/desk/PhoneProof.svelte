@@ -19,7 +19,7 @@
     const inside = frame?.contentDocument;
     if (!inside) return;
     const style = inside.createElement('style');
-    style.textContent = 'html { scrollbar-width: none; } html, body { pointer-events: none; }';
+    style.textContent = 'html { scrollbar-width: none; }';
     inside.head.append(style);
     drawn = {};
     column = inside.querySelector('#content > .column');
@@ -87,7 +87,7 @@
       title="The page on a phone"
       tabindex="-1"
       onload={loaded}
-      class="border-0 bg-white shadow-[0_0_0_1px_var(--dk-hair)]"
+      class="pointer-events-none border-0 bg-white shadow-[0_0_0_1px_var(--dk-hair)]"
       style:width="{phonePx}px"
       style:height="{room / scale}px"
       style:transform="scale({scale})"

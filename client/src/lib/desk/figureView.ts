@@ -54,7 +54,9 @@ export class FigureViews {
 
   private fill(dom: HTMLElement, html: string | undefined) {
     if (!html) {
-      if (!dom.hasChildNodes()) dom.className = 'fig dk-waiting';
+      // Nothing is drawn for a picture that is no longer in the library; before the first look it is still on its way.
+      if (this.html.size > 0) dom.replaceChildren();
+      if (!dom.hasChildNodes()) dom.className = this.html.size > 0 ? 'fig dk-waiting dk-gone' : 'fig dk-waiting';
       return;
     }
     const template = this.frame().createElement('template');
@@ -90,6 +92,7 @@ html { scrollbar-width: none; }
 .ProseMirror h1:has(> br:only-child)::before { content: "Title"; position: absolute; opacity: .45; }
 .ProseMirror > p:only-of-type:nth-child(2):last-child:has(> br:only-child)::before { content: "Type here, or open the library below and click a picture."; position: absolute; opacity: .55; }
 .dk-waiting { min-height: 80px; background: rgb(0 0 0 / .06); }
+.dk-gone::before { content: "The picture that stood here is no longer in the library."; display: block; padding: 16px; }
 .ProseMirror-gapcursor { display: none; pointer-events: none; position: absolute; }
 .ProseMirror-gapcursor::after { content: ""; display: block; position: absolute; top: -2px; width: 20px; border-top: 1px solid currentColor; }
 .ProseMirror-focused .ProseMirror-gapcursor { display: block; }

@@ -1,6 +1,7 @@
 import type { FigureAttrs } from './schema';
 
-export type Resizing = { px: number; role: Exclude<FigureAttrs['size'], number> | null; shape: string | null };
+type Role = Exclude<FigureAttrs['size'], number>;
+export type Resizing = { px: number; role: Role | null; shape: string | null };
 
 type Grab = {
   event: PointerEvent;
@@ -9,8 +10,10 @@ type Grab = {
   scale: number;
   viewport: number;
   side: FigureAttrs['side'];
+  /** The size it has; of sizes that are equally wide here, it keeps this one. */
+  size: FigureAttrs['size'];
   /** The site's sizes at this viewport, in px: a width that comes near one takes it. */
-  sizes: { role: Exclude<FigureAttrs['size'], number>; px: number }[];
+  sizes: { role: Role; px: number }[];
   column: number;
   show: (now: Resizing) => void;
   done: (change: Partial<FigureAttrs> | null) => void;
@@ -29,6 +32,8 @@ export function resize(grab: Grab) {
   const start = image.getBoundingClientRect();
   const was = { figure: element.style.cssText, image: image.style.cssText };
   let now: Resizing | null = null;
+  // The key may come to the page in the frame or to the tool round it.
+  const views = [window, element.ownerDocument.defaultView!];
   const outward = corner.includes('e') ? 1 : -1;
   // A centred figure grows to both sides, one that breaks out of the column is centred too.
   const both = grab.side === 'centre' || start.width > grab.column + 1 ? 2 : 1;
@@ -40,11 +45,7 @@ export function resize(grab: Grab) {
     const byHeight = Math.abs(dy) * (start.width / start.height) > Math.abs(dx) && !moved.altKey;
     const wished = start.width + (byHeight ? dy * (start.width / start.height) : dx);
     const px = Math.round(Math.min(grab.viewport, Math.max(leastPx, wished)));
-    const near = grab.sizes.filter((size) => Math.abs(size.px - px) <= snapPx);
-    const snapped = near.reduce<(typeof near)[0] | null>(
-      (best, size) => (!best || Math.abs(size.px - px) < Math.abs(best.px - px) ? size : best),
-      null,
-    );
+    const snapped = nearest(grab, px);
     const width = snapped ? Math.round(snapped.px) : px;
     const height = Math.max(20, Math.round(start.height + dy));
     now = { px: width, role: snapped?.role ?? null, shape: moved.altKey ? shapeOf(width, height) : null };
@@ -57,7 +58,7 @@ export function resize(grab: Grab) {
   const end = (change: Partial<FigureAttrs> | null) => {
     removeEventListener('pointermove', move);
     removeEventListener('pointerup', drop);
-    removeEventListener('keydown', escape, true);
+    for (const view of views) view.removeEventListener('keydown', escape, true);
     element.style.cssText = was.figure;
     image.style.cssText = was.image;
     grab.done(change);
@@ -74,7 +75,14 @@ export function resize(grab: Grab) {
   };
   addEventListener('pointermove', move);
   addEventListener('pointerup', drop);
-  addEventListener('keydown', escape, true);
+  for (const view of views) view.addEventListener('keydown', escape, true);
+}
+
+/** The site's size that a width snaps to. On a phone several are as wide as the column: then the one it has, or the column. */
+function nearest({ sizes, size }: Grab, px: number) {
+  const rank = (one: { role: Role; px: number }) =>
+    Math.abs(one.px - px) + (one.role === size ? 0 : one.role === 'column' ? 0.1 : 0.2);
+  return sizes.filter((one) => Math.abs(one.px - px) <= snapPx).sort((a, b) => rank(a) - rank(b))[0] ?? null;
 }
 
 /** Whole numbers within the shapes that Core reads, 1:20 to 20:1. */

@@ -96,7 +96,8 @@
     ></div>
     {#each corners as corner (corner)}
       <button
-        class="grip {corner}"
+        class="dk-grip"
+        data-corner={corner}
         aria-label="Keep area, corner {cornerWords[corner]}: arrow keys resize it"
         onpointerdown={(event) => drag(event, (from, dx, dy) => resized(from, corner, dx, dy))}
         onkeydown={(event) => keys(event, (from, dx, dy) => resized(from, corner, dx, dy))}
@@ -112,37 +113,5 @@
   }
   .shade {
     box-shadow: 0 0 0 2000px rgb(0 0 0 / 0.5);
-  }
-  .grip {
-    position: absolute;
-    width: 24px;
-    height: 24px;
-  }
-  .grip::after {
-    content: '';
-    position: absolute;
-    inset: 8px;
-    background: #fff;
-    border: 1px solid #000;
-  }
-  .nw {
-    left: -12px;
-    top: -12px;
-    cursor: nwse-resize;
-  }
-  .se {
-    right: -12px;
-    bottom: -12px;
-    cursor: nwse-resize;
-  }
-  .ne {
-    right: -12px;
-    top: -12px;
-    cursor: nesw-resize;
-  }
-  .sw {
-    left: -12px;
-    bottom: -12px;
-    cursor: nesw-resize;
   }
 </style>

@@ -1,0 +1,129 @@
+using System.Collections.Immutable;
+using CsCheck;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Links;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Sites;
+
+namespace Dekoro.Publishing.Tests;
+
+public sealed class RenderingTests : IAsyncLifetime
+{
+    private static readonly PictureFacts Reel = new("reel", "reel.jpg", PictureFormat.Jpeg, new PixelSize(2400, 1600), false, 1, 900_000,
+        BytesModel.Unmeasured(2.0 / 3), 0.3, null, new Words("Line reel", "A wooden reel", "The first reel"));
+
+    private static readonly SiteAddresses Site = new(new Dictionary<string, string> { ["home"] = "", ["visit"] = "visit" }, new HashSet<string>());
+
+    private readonly Renderer _renderer = new();
+
+    public ValueTask InitializeAsync() => ValueTask.CompletedTask;
+    public ValueTask DisposeAsync() => _renderer.DisposeAsync();
+
+    [Fact]
+    public async Task A_figure_says_its_widths_sizes_shape_and_words()
+    {
+        var html = await BlockAsync(Figure(role: SizeRole.Half, side: Side.Right, beside: true, caption: CaptionSource.Caption));
+        Assert.Contains("class=\"fig fig-half side-right beside-tablet beside-desktop\"", html, StringComparison.Ordinal);
+        Assert.Contains("sizes=\"(min-width: 784px) 348px, (min-width: 700px) calc(50vw - 44px), calc(100vw - 32px)\"", html, StringComparison.Ordinal);
+        Assert.Contains("width=\"2400\" height=\"1600\"", html, StringComparison.Ordinal);
+        Assert.Contains("alt=\"A wooden reel\"", html, StringComparison.Ordinal);
+        Assert.Contains("<figcaption>The first reel</figcaption>", html, StringComparison.Ordinal);
+        Assert.Matches("<source type=\"image/avif\".*<source type=\"image/webp\".*<img ", html);
+    }
+
+    [Fact]
+    public async Task Every_candidate_stands_in_srcset_once_in_order()
+    {
+        var html = await BlockAsync(Figure());
+        var set = System.Text.RegularExpressions.Regex.Match(html, "<img[^>]* srcset=\"([^\"]*)\"").Groups[1].Value;
+        var widths = set.Split(", ").Select(c => int.Parse(c.Split(' ')[1].TrimEnd('w'), System.Globalization.CultureInfo.InvariantCulture)).ToList();
+        Assert.True(widths.Count > 1);
+        Assert.Equal(widths.Order().Distinct(), widths);
+    }
+
+    [Theory]
+    [InlineData(FigureLinkKind.None, "", null)]
+    [InlineData(FigureLinkKind.Page, "visit", "href=\"../visit/\"")]
+    [InlineData(FigureLinkKind.Address, "https://example.org/", "href=\"https://example.org/\" target=\"_blank\" rel=\"noopener\"")]
+    [InlineData(FigureLinkKind.LargeFile, "", "href=\"../media/reel-2400.Jpeg\"")]
+    [InlineData(FigureLinkKind.Address, "javascript:alert(1)", null)]
+    public async Task A_link_goes_where_it_was_set_and_others_open_a_new_window(FigureLinkKind kind, string target, string? written)
+    {
+        var html = await BlockAsync(Figure(link: new(kind, target)));
+        if (written is null) Assert.DoesNotContain("<a ", html, StringComparison.Ordinal);
+        else Assert.Contains("<a " + written, html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_link_on_a_picture_without_words_has_a_name()
+    {
+        var html = await BlockAsync(Figure(link: new(FigureLinkKind.LargeFile), alt: new(true, null)));
+        Assert.Contains("aria-label=\"The large file\"", html, StringComparison.Ordinal);
+        Assert.Contains("alt=\"\"", html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Whatever_is_typed_is_text_on_the_page() => Gen.String[Gen.Char["<>&\"' ab/=`"], 1, 40].Sample(typed =>
+    {
+        var words = "x" + typed;
+        var html = BlockAsync(new ParagraphBlock("p", [new TextRun(words)])).GetAwaiter().GetResult();
+        var inside = html[(html.IndexOf('>', StringComparison.Ordinal) + 1)..html.LastIndexOf("</p>", StringComparison.Ordinal)];
+        Assert.DoesNotContain("<", inside, StringComparison.Ordinal);
+        Assert.Equal(words, System.Net.WebUtility.HtmlDecode(inside));
+    });
+
+    [Fact]
+    public async Task Kinds_of_text_become_their_elements()
+    {
+        ImmutableArray<Inline> line = [new TextRun("One ", Bold: true), new TextRun("two", Italic: true, Link: "page:visit"), new LineBreak(), new TextRun("three")];
+        Assert.Equal("<p data-block=\"p\"><strong>One </strong><a href=\"../visit/\"><em>two</em></a><br>three</p>", Squeezed(await BlockAsync(new ParagraphBlock("p", line))));
+        Assert.StartsWith("<h3 data-block=\"h\">", await BlockAsync(new HeadingBlock("h", 3, line)), StringComparison.Ordinal);
+        Assert.Contains("<ol data-block=\"l\"><li><p", await BlockAsync(new ListBlock("l", true, [[new ParagraphBlock("i", line)]])), StringComparison.Ordinal);
+        Assert.Contains("<blockquote data-block=\"q\">", await BlockAsync(new QuoteBlock("q", [new ParagraphBlock("i", line)])), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_page_names_itself_its_site_and_its_neighbours_by_relative_addresses()
+    {
+        var html = await _renderer.PageAsync(Model(new Document([Figure()]), "visit/how-to-find-us", root: "../../"), "?v");
+        Assert.Contains("<title>Visit · Kites</title>", System.Net.WebUtility.HtmlDecode(html), StringComparison.Ordinal);
+        Assert.Contains("href=\"../../assets/site.css?v\"", html, StringComparison.Ordinal);
+        Assert.Contains("<a href=\"../../visit/\" aria-current=\"page\">Visit</a>", html, StringComparison.Ordinal);
+        Assert.Contains("rel=\"preload\" as=\"image\"", html, StringComparison.Ordinal);
+        Assert.DoesNotContain("<script", html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_style_sheet_is_written_from_the_layout_that_slots_are_computed_with()
+    {
+        var css = SiteCss.Write(new PageLayout(new SiteStyle { ColumnPx = 640, GutterPx = 30 }));
+        Assert.Contains("(100% - 640px) / 2", css, StringComparison.Ordinal);
+        Assert.Contains(".fig-half { width: calc(50% - 15px); }", css, StringComparison.Ordinal);
+        Assert.Contains(".fig-third { width: calc(33.333333% - 20px); }", css, StringComparison.Ordinal);
+    }
+
+    private static string Squeezed(string html) => System.Text.RegularExpressions.Regex.Replace(html, @"\s*\n\s*", "");
+
+    private static FigureBlock Figure(SizeRole role = SizeRole.Column, Side side = Side.Centre, bool beside = false, CaptionSource caption = CaptionSource.None,
+        LinkChoice? link = null, AltChoice? alt = null) =>
+        new("f", "reel", new FigureSize.ByRole(role), side, beside, null, alt ?? new(false, null), new(caption), link ?? new(FigureLinkKind.None));
+
+    private async Task<string> BlockAsync(Block block) =>
+        (await _renderer.BlocksAsync(Model(new Document([block]), "visit", "../")))[0].Html;
+
+    private static PageModel Model(Document document, string path, string root)
+    {
+        var plan = PagePlanner.Plan(new PageSource("visit", "Visit", path, "", document), new PlanFacts(new SiteStyle(), new Dictionary<string, PictureFacts> { ["reel"] = Reel }, Site, []));
+        var menu = new[] { new MenuEntry("home", "Home", "", ""), new MenuEntry("visit", "Visit", "visit", "") };
+        return new(plan, new SiteFrame("Kites", "en", menu, []), new PlainAddresses(), root, IsProof: false);
+    }
+
+    private sealed class PlainAddresses : IFileAddresses
+    {
+        public string AddressOf(PlannedFile file, string root) => $"{root}media/{file.AssetId}-{file.WidthPx}.{file.Format}";
+
+        public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) => [.. figure.Formats.Select(f => figure.FilesIn(f).ToList())];
+    }
+}
