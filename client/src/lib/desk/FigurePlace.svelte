@@ -41,7 +41,7 @@
   <span class="w-8 text-quiet">Side</span>
   {#each sides as side (side)}
     <button
-      class="dk-button h-auto flex-1 flex-col gap-0 px-1 py-1"
+      class="dk-button bare h-auto flex-1 flex-col gap-0 py-1"
       aria-pressed={figure.side === side}
       disabled={!takesSide}
       onclick={() => set({ side })}
@@ -54,7 +54,7 @@
   <span class="w-9 text-quiet">Size</span>
   {#each sizes as size (size)}
     <button
-      class="dk-button h-auto min-w-0 flex-1 flex-col gap-0 px-0 py-1"
+      class="dk-button bare h-auto min-w-0 flex-1 flex-col gap-0 px-0! py-1"
       aria-pressed={figure.size === size}
       onclick={() => set({ size })}
     >

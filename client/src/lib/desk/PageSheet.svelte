@@ -48,9 +48,14 @@
   >
     {#each pieces as piece, i (piece.id)}
       <li class="group flex items-center gap-1 rounded-[3px] hover:bg-base-200">
-        <button
+        <a
+          href="#{piece.id}"
+          draggable="false"
           class="flex min-h-7 min-w-0 flex-1 cursor-pointer items-center gap-2.5 px-1 py-1 text-left"
-          onclick={() => desk.choose(piece.id)}
+          onclick={(event) => {
+            event.preventDefault();
+            desk.choose(piece.id);
+          }}
         >
           {#if piece.figure}
             <img
@@ -71,7 +76,7 @@
               >{piece.text || (piece.kind === 'horizontalRule' ? 'Rule' : 'Empty')}</span
             >
           {/if}
-        </button>
+        </a>
         <span class="flex opacity-0 group-focus-within:opacity-100 group-hover:opacity-100">
           <button
             class="dk-button bare min-h-6 px-0.5"
