@@ -3,7 +3,7 @@ using Dekoro.Publishing;
 using Dekoro.Server.Demo;
 using Dekoro.Server.Http;
 using Dekoro.Server.Work;
-using Microsoft.AspNetCore.Http.Features;
+using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.FileProviders;
 
 namespace Dekoro.Server;
@@ -42,11 +42,15 @@ public static class Host
             .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
             .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
         builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
-        builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c => c.ProblemDetails.Detail ??= SentenceFor(c.ProblemDetails.Status));
+        builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c =>
+            c.ProblemDetails.Detail ??= IsFull(c.Exception) ? FullDisk : SentenceFor(c.ProblemDetails.Status));
         builder.Services.AddOpenApi(Description.Set);
         adjust?.Invoke(builder);
         var app = builder.Build();
-        app.UseExceptionHandler();
+        app.UseExceptionHandler(new ExceptionHandlerOptions
+        {
+            StatusCodeSelector = e => IsFull(e) ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status500InternalServerError,
+        });
         app.UseStatusCodePages();
         app.UseGuard();
         app.MapOpenApi();
@@ -76,6 +80,12 @@ public static class Host
         // Every other address is a place in the tool, which finds its own way.
         app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = files });
     }
+
+    private const string FullDisk =
+        "The disk is full, so this was not kept; all that was kept before is safe, and what you typed is still in your window. Free some space: it is tried again by itself.";
+
+    /// <summary>SQLITE_FULL, or SQLITE_IOERR_SHMSIZE: no room for the log's index.</summary>
+    private static bool IsFull(Exception? e) => e is SqliteException { SqliteErrorCode: 13 } or SqliteException { SqliteExtendedErrorCode: 4874 };
 
     private static string? SentenceFor(int? status) => status switch
     {

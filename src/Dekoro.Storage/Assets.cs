@@ -1,4 +1,3 @@
-using System.Text;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
@@ -36,18 +35,23 @@ public sealed class Assets(Database database)
 
     public long Count() => database.Read(c => c.One<long>("SELECT count(*) FROM asset"));
 
-    /// <summary>Newest first; every word of the query must begin a word of the picture's.</summary>
-    public (IReadOnlyList<Asset> Page, long Total) Search(string query, int skip, int take)
+    /// <summary>Newest first; every word of the query must begin a word of the picture's, and every filter hold.</summary>
+    /// <param name="used">Ids of the pictures that stand somewhere: what "used" and "unused" are told by.</param>
+    public (IReadOnlyList<Asset> Page, long Total) Search(LibraryQuery query, IReadOnlyCollection<string> used, int skip, int take)
     {
-        var match = MatchOf(query);
-        if (match is null && query.Trim().Length > 0) return ([], 0);
-        var (from, parameters) = match is null
-            ? ("FROM asset", Array.Empty<(string, object?)>())
-            : ("FROM asset_words JOIN asset ON asset.rowid = asset_words.rowid WHERE asset_words MATCH $match", [("$match", match)]);
+        var (from, parameters) = SearchSql.From(query, used);
         return database.Read(c => (
             (IReadOnlyList<Asset>)c.All($"{Columns} {from} ORDER BY added_at DESC, asset.rowid DESC LIMIT $take OFFSET $skip", Map,
                 [.. parameters, ("$take", take), ("$skip", skip)]),
             c.One<long>($"SELECT count(*) {from}", parameters)));
+    }
+
+    /// <summary>How many of what a query finds each further filter would leave, in the order given.</summary>
+    public IReadOnlyList<long> CountsOf(LibraryQuery query, IReadOnlyList<LibraryFilter> further, IReadOnlyCollection<string> used)
+    {
+        var (from, parameters) = SearchSql.From(query, used);
+        var (sums, more) = SearchSql.Sums(further, used);
+        return database.Read(c => c.All($"SELECT {sums} {from}", row => further.Select((_, i) => row.IsDBNull(i) ? 0 : row.GetInt64(i)).ToList(), [.. parameters, .. more])[0]);
     }
 
     public void Add(Asset asset) => database.Write(c => c.Run("""
@@ -86,18 +90,6 @@ public sealed class Assets(Database database)
         ("$title", words.Title), ("$alt", words.Alt), ("$caption", words.Caption), ("$description", words.Description),
         ("$credit", words.Credit), ("$rights", words.Rights), ("$folder", words.Folder),
     ];
-
-    /// <summary>Each word quoted, so that nothing typed is an operator, and open at its end; null for no words.</summary>
-    private static string? MatchOf(string query)
-    {
-        var match = new StringBuilder();
-        foreach (var word in query.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Take(12))
-        {
-            var letters = new string([.. word.Where(c => !char.IsControl(c) && c != '"')]);
-            if (letters.Any(char.IsLetterOrDigit)) match.Append('"').Append(letters).Append("\"* ");
-        }
-        return match.Length == 0 ? null : match.ToString().TrimEnd();
-    }
 
     private static Asset Map(SqliteDataReader row) => new(
         new PictureFacts(row.Text("id"), row.Text("file_name"), Enum.Parse<PictureFormat>(row.Text("format")),

@@ -1,3 +1,4 @@
+using Dekoro.Core.Library;
 using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
@@ -7,6 +8,9 @@ namespace Dekoro.Storage;
 /// </summary>
 public sealed class Database : IDisposable
 {
+    /// <summary>Name in SQL of Core's judgement that a title says nothing to a reader.</summary>
+    internal const string SaysNothing = "says_nothing";
+
     private readonly string _connectionString;
     private readonly SemaphoreSlim _writing = new(1, 1);
 
@@ -58,6 +62,7 @@ public sealed class Database : IDisposable
         var connection = new SqliteConnection(_connectionString);
         connection.Open();
         connection.Run("PRAGMA synchronous = NORMAL");
+        connection.CreateFunction(SaysNothing, (string title) => FileNames.SaysNothing(title), isDeterministic: true);
         return connection;
     }
 

@@ -61,7 +61,44 @@ public sealed class StorageTests : IDisposable
         assets.Add(Asset("1", new Words("Lantern night")));
         assets.Add(Asset("2", new Words("Two lanterns")));
         assets.Add(Asset("3", new Words("At the café", Description: "Tea after flying")));
-        Assert.Equal(found, assets.Search(query, 0, 10).Total);
+        Assert.Equal(found, assets.Search(LibraryQuery.Read(query), [], 0, 10).Total);
+    }
+
+    [Theory]
+    [InlineData("", "wide tall square camera")]
+    [InlineData("shape:wide", "wide camera")]
+    [InlineData("shape:tall", "tall")]
+    [InlineData("shape:square", "square")]
+    [InlineData("wider:1000", "wide")]
+    [InlineData("taller:900", "tall")]
+    [InlineData("unused", "tall square camera")]
+    [InlineData("used", "wide")]
+    [InlineData("no-alt", "square")]
+    [InlineData("no-title", "camera")]
+    [InlineData("soft", "camera")]
+    [InlineData("credit:ANA", "tall")]
+    [InlineData("folder:\"lantern nights\"", "tall square")]
+    [InlineData("type:png", "square")]
+    [InlineData("since:2026-06-02", "camera")]
+    [InlineData("until:2026-06-01", "wide tall square")]
+    [InlineData("kite folder:\"Lantern nights\" credit:ana", "tall")]
+    [InlineData("folder:\"' OR 1=1 --\"", "")]
+    public void Filters_hold_all_at_once_and_their_counts_are_what_they_would_leave(string line, string found)
+    {
+        var assets = new Assets(_database);
+        Asset One(string id, int width, int height, Words words, double sharpness = 0.4, PictureFormat format = PictureFormat.Jpeg, int day = 0) => Asset(id, words) is var a
+            ? a with { AddedAt = Now.AddDays(day), Facts = a.Facts with { Size = new PixelSize(width, height), Sharpness = sharpness, Format = format } } : a;
+        assets.Add(One("wide", 1200, 600, new Words("Wide kite", "a")));
+        assets.Add(One("tall", 600, 900, new Words("Tall kite", "a", Credit: "Ana Verhulst", Folder: "Lantern nights")));
+        assets.Add(One("square", 500, 480, new Words("Square kite", Folder: "Lantern nights"), format: PictureFormat.Png));
+        assets.Add(One("camera", 640, 480, new Words("IMG_2041", "kite"), sharpness: Fit.BlurredBelow / 2, day: 3));
+        var query = LibraryQuery.Read(line);
+        var page = assets.Search(query, ["wide"], 0, 10).Page.Select(a => a.Id).Order();
+        Assert.Equal(found.Split(' ', StringSplitOptions.RemoveEmptyEntries).Order(), page);
+        LibraryFilter[] further = [new(FilterKind.Shape, "tall"), new(FilterKind.Unused), new(FilterKind.NoTitle), new(FilterKind.Soft), new(FilterKind.NoAlt)];
+        var counts = assets.CountsOf(query, further, ["wide"]);
+        foreach (var (filter, count) in further.Zip(counts))
+            Assert.Equal(assets.Search(query with { Filters = query.Filters.Add(filter) }, ["wide"], 0, 10).Total, count);
     }
 
     [Fact]
@@ -71,7 +108,7 @@ public sealed class StorageTests : IDisposable
         assets.Add(Asset("1", new Words("Lantern")));
         Assert.True(assets.Change("1", 1, new Words("Serpent"), null, false));
         Assert.False(assets.Change("1", 1, new Words("Box"), null, false));
-        Assert.Equal((0L, 1L), (assets.Search("lantern", 0, 9).Total, assets.Search("serp", 0, 9).Total));
+        Assert.Equal((0L, 1L), (assets.Search(LibraryQuery.Read("lantern"), [], 0, 9).Total, assets.Search(LibraryQuery.Read("serp"), [], 0, 9).Total));
         Assert.Equal("Serpent", assets.Find("1")!.Facts.Words.Title);
     }
 

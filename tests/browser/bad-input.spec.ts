@@ -1,4 +1,4 @@
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -70,6 +70,16 @@ test('On a full disk a file is refused in words, and what was there before is sa
     expect(filled[0]!.error).toMatch(/^The disk is full, so this file was not kept; everything added before is safe\./);
     expect([large.error ?? '', small.error ?? ''].every((said) => said === '' || said.startsWith('The disk is full'))).toBe(true);
     expect((await fetch(`${server.url}/media/proof/${before!.id}/whole/160`)).status).toBe(200);
+    // Not even a draft can be kept then: it is said in words, and what was kept stays.
+    spawnSync('dd', ['if=/dev/zero', `of=${join(disk, 'filler')}`, 'bs=4k']);
+    const refused = await fetch(`${server.url}/api/pages/${id}/draft`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': '"2"' },
+      body: JSON.stringify({ title: 'Serpent', document: { type: 'doc', content: [text('A long story. '.repeat(40_000))] } }),
+    });
+    expect(refused.status).toBe(507);
+    expect(((await refused.json()) as { detail: string }).detail).toMatch(/^The disk is full, so this was not kept; all that was kept before is safe/);
+    rmSync(join(disk, 'filler'));
     const draft = (await (await fetch(`${server.url}/api/pages/${id}/draft`)).json()) as { document: { content: unknown[] } };
     expect(draft.document.content).toHaveLength(1);
     expect((await fetch(`${server.url}/health`)).status).toBe(200);

@@ -166,7 +166,7 @@ test('A grip keeps proportions, Alt makes them a cut, Escape leaves all as it wa
   await figure.click();
   const scale = 686 / 1280;
   const drag = async (corner: string, dx: number, dy: number, release = true) => {
-    const box = (await page.locator(`[data-corner=${corner}]`).boundingBox())!;
+    const box = (await page.getByTestId('trim-marks').locator(`[data-corner=${corner}]`).boundingBox())!;
     await page.mouse.move(box.x + 12, box.y + 12);
     await page.mouse.down();
     await page.mouse.move(box.x + 12 + dx * scale, box.y + 12 + dy * scale, { steps: 6 });

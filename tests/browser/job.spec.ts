@@ -73,7 +73,7 @@ test('An editor takes files from a disk to a published page with both pictures a
   await expect(sheet.getByText('Added https:// in front.')).toBeVisible();
 
   // Resizes by grip: it snaps to the site's half; undo and redo go back and forth.
-  const grip = page.locator('[data-corner=nw]');
+  const grip = page.getByTestId('trim-marks').locator('[data-corner=nw]');
   const at = (await grip.boundingBox())!;
   const scale = 686 / 1280;
   await page.mouse.move(at.x + 12, at.y + 12);

@@ -1,10 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { dropFiles, expect, takeIn, test } from './dekoro';
-import { root } from './server';
+import { demoFile, dropFiles, expect, makePage, takeIn, test } from './dekoro';
+import { root, serve } from './server';
 
 for (const theme of ['paper', 'lamp']) {
   test(`The tool passes axe and says nothing on the console, ${theme} theme`, async ({ page, demoUrl }) => {
@@ -59,6 +59,51 @@ test('The library finds pictures by words and their beginnings, and knows a file
   await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
 });
 
+test('The search line and its switches are one search, with counts', async ({ page, demoUrl }) => {
+  await page.goto(`${demoUrl}/library`);
+  const search = page.getByRole('searchbox', { name: 'Search the library' });
+  const mend = page.getByRole('group', { name: 'Mend' });
+  await mend.getByRole('button', { name: 'file name as title 3' }).click();
+  await expect(search).toHaveValue('no-title');
+  await expect(page.getByText('3 pictures', { exact: true })).toBeVisible();
+  await search.fill('no-title shape:wide kite-colour:red');
+  await expect(page.getByRole('group', { name: 'Shape' }).getByRole('button', { name: /^wide/ })).toHaveAttribute('aria-pressed', 'true');
+  await search.fill('lantern wider:much');
+  await expect(page.getByText('wider: takes a number of px, as in wider:1600.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Lantern kites at dusk/ })).toBeVisible();
+});
+
+test('Looking through a place draws every picture in its cut, best first, and swapping a soft one starts from there', async ({ page, own }) => {
+  const files = await takeIn(own.url, ['serpent-small.jpg', 'two-lanterns.jpg', 'line-reel.jpg', 'windle-sands-june-morning.jpg', 'first-flight-year-four.jpg']);
+  await page.goto(`${own.url}/library`);
+  await page.getByLabel('Look through').selectOption('edge to edge');
+  await page.getByLabel('Shape of the place').selectOption('16:9');
+  const cells = page.getByRole('listitem');
+  await expect(cells.first()).toContainText('sharp');
+  const fits = () => cells.locator('.dk-fit:first-of-type').evaluateAll((all) => all.map((fit) => (fit as HTMLElement).dataset.fit!));
+  const order = ['sharp', 'soft', 'coarse'];
+  const ranks = await cells.evaluateAll((all) => all.map((cell) => Math.max(...[...cell.querySelectorAll<HTMLElement>('.dk-fit')].map((fit) => ['sharp', 'soft', 'coarse'].indexOf(fit.dataset.fit!)))));
+  expect(ranks).toEqual([...ranks].sort());
+  expect((await fits()).every((fit) => order.includes(fit))).toBe(true);
+  const shapes = await cells.locator('img').evaluateAll((all) => all.map((image) => image.getBoundingClientRect().width / image.getBoundingClientRect().height));
+  for (const shape of shapes) expect(shape).toBeCloseTo(16 / 9, 1);
+
+  // On a page: the soft one is noticed, its cause named, and another chosen through its place.
+  const id = await makePage(own.url, 'Serpent', [{ type: 'figure', attrs: { id: 'f', asset: files[0]!.id, size: 'wide', shape: '3:2' } }]);
+  await page.goto(`${own.url}/pages/${id}`);
+  const frame = page.frameLocator('iframe[title^="The page at"]');
+  await frame.locator('figure').click();
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await expect(sheet).toContainText('The file is 480 px wide');
+  await sheet.getByRole('button', { name: 'Change the picture' }).click();
+  const drawer = page.getByRole('region', { name: 'Library' });
+  const best = drawer.getByRole('button').filter({ has: page.locator('img') }).first();
+  await expect(best).toContainText('sharp');
+  expect(await best.locator('img').evaluate((image) => image.getBoundingClientRect().width / image.getBoundingClientRect().height)).toBeCloseTo(1.5, 1);
+  await best.click();
+  await expect(sheet.getByRole('region', { name: 'Fit at each width' }).locator('.dk-fit[data-fit=sharp]')).toHaveCount(3);
+});
+
 test('The contact sheet shows true shapes in flush rows, 24 px apart, and arrow keys walk it', async ({ page, demoUrl }) => {
   await page.goto(`${demoUrl}/library`);
   const images = page.getByRole('listitem').locator('img');
@@ -92,4 +137,26 @@ test('A second start builds nothing, is ready within three seconds, and Ctrl+C e
   process.kill(-child.pid!, 'SIGINT');
   expect(await ended).toBe(0);
   rmSync(data, { recursive: true });
+});
+
+test('On the command line a folder is imported and the site written into another, the second time nothing anew', async () => {
+  test.setTimeout(180_000);
+  const folder = mkdtempSync(join(tmpdir(), 'dekoro-cli-'));
+  const run = (...args: string[]) => spawnSync('dotnet', [join(root, 'build/server/Dekoro.Server.dll'), ...args, '--data', join(folder, 'data')], { encoding: 'utf8' });
+  mkdirSync(join(folder, 'pictures/Reels'), { recursive: true });
+  copyFileSync(demoFile('line-reel.jpg'), join(folder, 'pictures/Reels/line-reel.jpg'));
+  writeFileSync(join(folder, 'pictures/broken.jpg'), 'no picture');
+  const imported = run('import', join(folder, 'pictures'));
+  expect(imported.stdout + imported.stderr).toContain('The content of this file is not a picture');
+  const server = await serve({ data: join(folder, 'data'), keep: true });
+  const [reel] = ((await (await fetch(`${server.url}/api/files`)).json()) as { items: { id: string; words: { folder: string } }[] }).items;
+  expect(reel!.words.folder).toBe('Reels');
+  await makePage(server.url, 'Reels', [{ type: 'figure', attrs: { asset: reel!.id } }]);
+  // One data folder serves one process at a time, and says so.
+  expect(run('publish', '--out', join(folder, 'out')).stderr).toContain('is in use by another Dekoro');
+  await server.stop();
+  expect(run('publish', '--out', join(folder, 'out')).stdout).toMatch(/^\d+ files in /);
+  expect(readFileSync(join(folder, 'out/index.html'), 'utf8')).toContain('srcset="./media/');
+  expect(run('publish', '--out', join(folder, 'out')).stdout).toContain(', 0 of them written now.');
+  rmSync(folder, { recursive: true });
 });

@@ -17,14 +17,26 @@ public sealed record KeepArea(double X, double Y, double Width, double Height, b
 /// <param name="Places">How many places it stands in.</param>
 public sealed record FileItem(
     string Id, string FileName, PictureFormat Format, int Width, int Height, int Frames, long Bytes, string Colour, bool HasAlpha,
-    Words Words, KeepArea? Keep, IReadOnlyList<Mark> Marks, string SuggestedTitle, int Places, DateTimeOffset AddedAt, string? TakenOn, long Version);
+    Words Words, KeepArea? Keep, IReadOnlyList<Mark> Marks, string SuggestedTitle, int Places, DateTimeOffset AddedAt, string? TakenOn, long Version,
+    ThroughLook? Through = null);
+
+/// <summary>A picture looked at through a place.</summary>
+/// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
+public sealed record ThroughLook(Cut Cut, string Loss, FitLook Phone, FitLook Desktop);
+
+/// <summary>A filter that can be switched on or off for the search at hand.</summary>
+/// <param name="Written">What switching it on adds to the line.</param>
+/// <param name="Count">How many pictures of the search it would leave.</param>
+public sealed record FilterSwitch(string Group, string Name, string Written, long Count, bool IsOn);
 
 /// <param name="Size">As people say it: "a third", "320 px".</param>
 public sealed record FilePlace(string PageId, string PageTitle, string BlockId, string Size, string? Shape);
 
 public sealed record FileDetail(FileItem File, IReadOnlyList<FilePlace> StandsIn);
 
-public sealed record FileList(long Total, IReadOnlyList<FileItem> Items, IReadOnlyList<string> Folders);
+/// <param name="NotUnderstood">Sentences about what was typed like a filter and is none.</param>
+public sealed record FileList(
+    long Total, IReadOnlyList<FileItem> Items, IReadOnlyList<string> Folders, IReadOnlyList<FilterSwitch> Switches, IReadOnlyList<string> NotUnderstood);
 
 public sealed record TakenList(IReadOnlyList<Taken> Files);
 
@@ -35,21 +47,72 @@ public sealed record FileChange(
 
 internal static class FileEndpoints
 {
-    private const int MostWord = 5000;
+    private const int MostWord = 5000, MostAtOnce = 5000;
 
     public static void MapFiles(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/files", List).WithSummary("Searches the library by words and prefixes, newest first.");
+        api.MapGet("/files", List).WithSummary("Searches the library by words, prefixes and filters, newest first; with a size (and shape) through a place, best first.");
         api.MapPost("/files", Add).WithSummary("Takes files in; the answer says for each its id, or why not.").Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
         api.MapGet("/files/{id}", One).WithSummary("One picture, with the places it stands in.");
         api.MapPatch("/files/{id}", Change).WithSummary("Changes words or keep area; If-Match names the version it started from.");
     }
 
-    private static FileList List(Workspace workspace, PlanBook book, string? query = null, int skip = 0, int take = 100)
+    private static Results<Ok<FileList>, ProblemHttpResult> List(
+        Workspace workspace, PlanBook book, string? query = null, int skip = 0, int take = 100, string? size = null, string? shape = null)
     {
-        var (page, total) = workspace.Assets.Search(query ?? "", Math.Max(0, skip), Math.Clamp(take, 1, 5000));
+        var search = LibraryQuery.Read(query);
         var places = book.PlacesByPicture();
-        return new(total, [.. page.Select(a => ItemOf(a, places[a.Id].Count()))], workspace.Assets.Folders());
+        var used = places.Select(p => p.Key).ToHashSet();
+        (skip, take) = (Math.Max(0, skip), Math.Clamp(take, 1, MostAtOnce));
+        IReadOnlyList<FileItem> items;
+        long total;
+        if (string.IsNullOrEmpty(size))
+        {
+            (var page, total) = workspace.Assets.Search(search, used, skip, take);
+            items = [.. page.Select(a => ItemOf(a, places[a.Id].Count()))];
+        }
+        else
+        {
+            if (PlaceOf(size, shape) is not { } place) return Problems.Of(400, "A place has a size, as in size=half, and perhaps a shape, as in shape=16:9.", "size");
+            (var all, total) = workspace.Assets.Search(search, used, 0, int.MaxValue);
+            items = Through(all, place.Size, place.Shape, new PageLayout(workspace.Style.Current), places, skip, take);
+        }
+        var counts = workspace.Assets.CountsOf(search, [.. Switches.Select(s => s.Filter)], used);
+        return TypedResults.Ok(new FileList(total, items, workspace.Assets.Folders(),
+            [.. Switches.Select((s, i) => new FilterSwitch(s.Group, s.Name, s.Filter.Written, counts[i], search.Filters.Contains(s.Filter)))], search.NotUnderstood));
+    }
+
+    private static readonly (string Group, string Name, LibraryFilter Filter)[] Switches =
+    [
+        ("Shape", "wide", new(FilterKind.Shape, "wide")), ("Shape", "tall", new(FilterKind.Shape, "tall")), ("Shape", "square", new(FilterKind.Shape, "square")),
+        ("Use", "unused", new(FilterKind.Unused)), ("Use", "used", new(FilterKind.Used)),
+        ("Mend", "no alt", new(FilterKind.NoAlt)), ("Mend", "file name as title", new(FilterKind.NoTitle)), ("Mend", "soft", new(FilterKind.Soft)),
+    ];
+
+    private static FileItem[] Through(
+        IReadOnlyList<Asset> all, FigureSize size, AspectRatio? shape, PageLayout layout, ILookup<string, (PageRow Page, FigureBlock Figure)> places, int skip, int take)
+    {
+        var byId = all.ToDictionary(a => a.Id);
+        return
+        [
+            .. LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, size, shape, layout))).Skip(skip).Take(take).Select(s =>
+                ItemOf(byId[s.Picture.Id], places[s.Picture.Id].Count()) with
+                {
+                    Through = new(s.Cut, s.Loss.InWords(), Looking.FitOf(s.Fits.Phone), Looking.FitOf(s.Fits.Desktop)),
+                }),
+        ];
+    }
+
+    private static (FigureSize Size, AspectRatio? Shape)? PlaceOf(string size, string? shape)
+    {
+        AspectRatio? cut = null;
+        if (!string.IsNullOrEmpty(shape))
+        {
+            if (!AspectRatio.TryParse(shape, out var parsed)) return null;
+            cut = parsed;
+        }
+        if (int.TryParse(size, out var px)) return px is >= FigureSize.ByPx.Least and <= FigureSize.ByPx.Most ? (new FigureSize.ByPx(px), cut) : null;
+        return Enum.TryParse<SizeRole>(size, ignoreCase: true, out var role) ? (new FigureSize.ByRole(role), cut) : null;
     }
 
     private static Results<Ok<FileDetail>, ProblemHttpResult> One(string id, Workspace workspace, PlanBook book)

@@ -82,9 +82,11 @@ public sealed class Looking(PlanBook book, Renderer renderer)
 
     public static ProofAddresses ForDesk => Addresses;
 
+    internal static FitLook FitOf(Fit fit, long? bytes = null) =>
+        new(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx, bytes ?? (long)fit.ExpectedBytes, fit.SharpUpToCssPx);
+
     private static FigureLook FigureOf(FigurePlan f, PageLayout layout) => new(
         f.Picture.Id, f.Picture.Words.Title, f.Picture.Size.Width, f.Picture.Size.Height, f.Cut, f.Loss.InWords(),
-        f.Fits.Select((_, fit) => new FitLook(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx,
-            f.IsUnchanged ? f.Picture.FileBytes : (long)fit.ExpectedBytes, fit.SharpUpToCssPx)),
+        f.Fits.Select((_, fit) => FitOf(fit, f.IsUnchanged ? f.Picture.FileBytes : null)),
         Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, f.Slot.Segments, f.IsUnchanged ? [] : f.Ladder.WidthsPx, f.Files.Count());
 }

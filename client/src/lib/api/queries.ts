@@ -17,11 +17,14 @@ export const onePicture = (id: string) => ({
 
 const pageSize = 120;
 
-/** The library's pictures for a search, a hundred or so at a time. */
-export const pictures = (query: string) => ({
-  queryKey: ['files', 'search', query],
+/** A place that pictures are looked at through. */
+export type Through = { size: string; shape: string };
+
+/** The library's pictures for a search, a hundred or so at a time; through a place, best first. */
+export const pictures = (query: string, through: Through | null = null) => ({
+  queryKey: ['files', 'search', query, through],
   queryFn: ({ pageParam }: { pageParam: number }) =>
-    answer(api.GET('/api/files', { params: { query: { query, skip: pageParam, take: pageSize } } })),
+    answer(api.GET('/api/files', { params: { query: { query, skip: pageParam, take: pageSize, ...through } } })),
   initialPageParam: 0,
   getNextPageParam: (last: { total: number }, all: { items: unknown[] }[]) => {
     const got = all.reduce((sum, page) => sum + page.items.length, 0);

@@ -47,13 +47,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Searches the library by words and prefixes, newest first. */
+        /** Searches the library by words, prefixes and filters, newest first; with a size (and shape) through a place, best first. */
         get: {
             parameters: {
                 query?: {
                     query?: string;
                     skip?: number;
                     take?: number;
+                    size?: string;
+                    shape?: string;
                 };
                 header?: never;
                 path?: never;
@@ -787,12 +789,15 @@ export interface components {
             takenOn: null | string;
             /** Format: int64 */
             version: number;
+            through?: null | components["schemas"]["ThroughLook"];
         };
         FileList: {
             /** Format: int64 */
             total: number;
             items: components["schemas"]["FileItem"][];
             folders: string[];
+            switches: components["schemas"]["FilterSwitch"][];
+            notUnderstood: string[];
         };
         FilePlace: {
             pageId: string;
@@ -807,6 +812,14 @@ export interface components {
             slotCssPx: number;
             /** Format: int32 */
             widthPx: number;
+        };
+        FilterSwitch: {
+            group: string;
+            name: string;
+            written: string;
+            /** Format: int64 */
+            count: number;
+            isOn: boolean;
         };
         FitLook: {
             /** Format: double */
@@ -1004,6 +1017,12 @@ export interface components {
         };
         TakenList: {
             files: components["schemas"]["Taken"][];
+        };
+        ThroughLook: {
+            cut: components["schemas"]["Cut"];
+            loss: string;
+            phone: components["schemas"]["FitLook"];
+            desktop: components["schemas"]["FitLook"];
         };
         Weight: {
             /** Format: double */

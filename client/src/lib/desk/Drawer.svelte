@@ -4,8 +4,9 @@
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import Search from '@lucide/svelte/icons/search';
   import { proofOf, type FileItem } from '$lib/api/client';
-  import { pictures } from '$lib/api/queries';
-  import { rowsOf } from '$lib/library/rows';
+  import { pictures, type Through } from '$lib/api/queries';
+  import { rowsOf, shapeOf } from '$lib/library/rows';
+  import ThroughWords from '$lib/library/ThroughWords.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
   import { count, weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
@@ -15,10 +16,17 @@
   let width = $state(0);
   let picker = $state<HTMLInputElement>();
   let field = $state<HTMLInputElement>();
-  const found = createInfiniteQuery(() => ({ ...pictures(query.trim()), placeholderData: keepPreviousData }));
+  /** The place that is chosen, unless true shapes are wanted. */
+  const place = $derived.by<Through | null>(() => {
+    const figure = desk.chosenPiece?.figure;
+    return figure ? { size: String(figure.size), shape: figure.shape ?? '' } : null;
+  });
+  let trueShapes = $state(false);
+  const through = $derived(desk.drawerOpen && !trueShapes ? place : null);
+  const found = createInfiniteQuery(() => ({ ...pictures(query.trim(), through), placeholderData: keepPreviousData }));
   const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
   const total = $derived(found.data?.pages[0]?.total ?? 0);
-  const rows = $derived(width > 0 ? rowsOf(items, (item) => item.width / item.height, width - 32, 104, 24) : []);
+  const rows = $derived(width > 0 ? rowsOf(items, shapeOf, width - 32, 104, 24) : []);
   const refused = $derived(uploads.list.filter((upload) => upload.state === 'refused'));
 
   const sentence = $derived(
@@ -71,6 +79,11 @@
         />
       </label>
       <span class="min-w-0 flex-1 truncate text-quiet">{sentence}</span>
+      {#if place}
+        <label class="flex items-center gap-1.5">
+          <input type="checkbox" role="switch" class="toggle toggle-sm" bind:checked={trueShapes} />true shapes
+        </label>
+      {/if}
       <button class="dk-button" onclick={() => picker?.click()}>From this computer</button>
       <input
         bind:this={picker}
@@ -134,7 +147,7 @@
               onclick={() => take(item)}
             >
               <img
-                src={proofOf(item.id, 320)}
+                src={proofOf(item.id, 320, item.through?.cut)}
                 alt=""
                 loading="lazy"
                 class="block w-full bg-base-300 object-cover"
@@ -142,7 +155,9 @@
                 draggable="false"
               />
               <span class="mt-1 block truncate">{item.words.title}</span>
-              <span class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span>
+              {#if item.through}<ThroughWords through={item.through} />{:else}<span
+                  class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span
+                >{/if}
             </button>
           {/each}
         </div>

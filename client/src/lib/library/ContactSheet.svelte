@@ -4,7 +4,8 @@
   import { untrack } from 'svelte';
   import { proofOf, type FileItem } from '$lib/api/client';
   import { count, markWords } from '$lib/ui/words';
-  import { rowsOf } from './rows';
+  import { rowsOf, shapeOf } from './rows';
+  import ThroughWords from './ThroughWords.svelte';
 
   let {
     items,
@@ -14,10 +15,10 @@
   }: { items: FileItem[]; chosen: string | null; onchoose: (item: FileItem) => void; onend: () => void } = $props();
 
   const gap = 24;
-  const wordsHeight = 92;
+  const wordsHeight = $derived(items.some((item) => item.through) ? 112 : 92);
   let scroller = $state<HTMLElement>();
   let width = $state(0);
-  const rows = $derived(width > 0 ? rowsOf(items, (item) => item.width / item.height, width - 40, 150, gap) : []);
+  const rows = $derived(width > 0 ? rowsOf(items, shapeOf, width - 40, 150, gap) : []);
   const virtualizer = createVirtualizer<HTMLElement, HTMLElement>({
     count: 0,
     getScrollElement: () => scroller ?? null,
@@ -68,7 +69,7 @@
             >
               <span class="block" class:dk-crop={chosen === item.id}>
                 <img
-                  src={proofOf(item.id, cell.width > 300 ? 640 : 320)}
+                  src={proofOf(item.id, cell.width > 300 ? 640 : 320, item.through?.cut)}
                   alt=""
                   style:height="{rows[line.index]?.height}px"
                   class="block w-full bg-base-300 object-cover"
@@ -81,7 +82,9 @@
                 {item.width} × {item.height} ·
                 <span class="whitespace-nowrap">{item.places === 0 ? 'unused' : count(item.places, 'place')}</span>
               </span>
-              {#if item.marks.length > 0}
+              {#if item.through}
+                <ThroughWords through={item.through} />
+              {:else if item.marks.length > 0}
                 <span class="dk-marks block truncate text-soft"
                   >{item.marks.map((mark) => markWords[mark]).join(' · ')}</span
                 >

@@ -1,3 +1,5 @@
+import type { FileItem } from '$lib/api/client';
+
 export type Row<T> = { items: { item: T; width: number }[]; height: number };
 
 /** Rows of one height each at true shapes, filled from left to right; the last row keeps the wished height. */
@@ -31,3 +33,7 @@ function rowOf<T>(items: T[], shapeOf: (item: T) => number, height: number): Row
     items: items.map((item) => ({ item, width: height * Math.min(4.5, Math.max(0.4, shapeOf(item))) })),
   };
 }
+
+/** Width over height as it is drawn: through a place in the place's cut, else the picture's own. */
+export const shapeOf = (item: FileItem) =>
+  item.through ? item.through.cut.width / item.through.cut.height : item.width / item.height;

@@ -2,8 +2,9 @@
   import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
   import Plus from '@lucide/svelte/icons/plus';
   import Search from '@lucide/svelte/icons/search';
-  import { sentenceOf } from '$lib/api/client';
-  import { pictures } from '$lib/api/queries';
+  import { sentenceOf, type Schemas } from '$lib/api/client';
+  import { pictures, type Through } from '$lib/api/queries';
+  import ThroughChoice from '$lib/library/ThroughChoice.svelte';
   import ContactSheet from '$lib/library/ContactSheet.svelte';
   import PictureSheet from '$lib/library/PictureSheet.svelte';
   import UploadList from '$lib/library/UploadList.svelte';
@@ -11,14 +12,25 @@
   import { count } from '$lib/ui/words';
 
   let query = $state('');
+  let through = $state.raw<Through | null>(null);
   let chosen = $state<string | null>(null);
   let over = $state(false);
   let picker = $state<HTMLInputElement>();
   let folderPicker = $state<HTMLInputElement>();
-  const found = createInfiniteQuery(() => ({ ...pictures(query.trim()), placeholderData: keepPreviousData }));
+  const found = createInfiniteQuery(() => ({ ...pictures(query.trim(), through), placeholderData: keepPreviousData }));
   const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
   const total = $derived(found.data?.pages[0]?.total ?? 0);
   const folders = $derived(found.data?.pages[0]?.folders ?? []);
+
+  const switches = $derived(found.data?.pages[0]?.switches ?? []);
+  const notUnderstood = $derived(found.data?.pages[0]?.notUnderstood ?? []);
+  const groups = $derived([...new Set(switches.map((one) => one.group))]);
+
+  /** The line and the switches are the same search: a switch puts its word into the line, or takes it out. */
+  function turn(one: Schemas['FilterSwitch']) {
+    const words = query.trim().split(/\s+/).filter(Boolean);
+    query = (one.isOn ? words.filter((word) => word.toLowerCase() !== one.written) : [...words, one.written]).join(' ');
+  }
 
   async function take(data: DataTransfer | null) {
     const files = await filesOf(data);
@@ -55,7 +67,7 @@
           class="min-w-0 flex-1"
           type="search"
           bind:value={query}
-          placeholder="dunes, lantern, wor …"
+          placeholder="dunes shape:wide unused no-alt since:2026-05 …"
           aria-label="Search the library"
         />
         <span class="dk-tabular text-quiet" aria-live="polite">{found.data ? count(total, 'picture') : ''}</span>
@@ -79,6 +91,25 @@
         onchange={(e) => (void uploads.add(e.currentTarget.files ?? []), (e.currentTarget.value = ''))}
       />
     </div>
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-hair bg-base-200 px-5 py-1.5">
+      {#each groups as group (group)}
+        <div class="flex items-center gap-1.5" role="group" aria-label={group}>
+          <span class="text-quiet">{group}</span>
+          {#each switches.filter((one) => one.group === group) as one (one.written)}
+            <button
+              class="dk-button dk-tabular min-h-6"
+              aria-pressed={one.isOn}
+              disabled={one.count === 0 && !one.isOn}
+              onclick={() => turn(one)}>{one.name} {one.count}</button
+            >
+          {/each}
+        </div>
+      {/each}
+      <span class="ml-auto"><ThroughChoice bind:through /></span>
+    </div>
+    {#each notUnderstood as sentence (sentence)}
+      <p class="border-b border-hair bg-wash px-5 py-1.5" role="status">{sentence}</p>
+    {/each}
     {#if found.error}<p class="dk-problem p-5" role="alert">{sentenceOf(found.error)}</p>{/if}
     <div class="min-h-0 flex-1">
       {#if found.data && total === 0}

@@ -1,0 +1,89 @@
+using System.Globalization;
+using Dekoro.Core.Library;
+using Dekoro.Core.Planning;
+
+namespace Dekoro.Storage;
+
+/// <summary>A search of the library as SQL. Every value is a parameter; what is judged, Core's thresholds judge.</summary>
+internal static class SearchSql
+{
+    private const int MostWords = 12;
+
+    /// <returns>From FROM to the end of WHERE, with its parameters.</returns>
+    public static (string From, (string, object?)[] Parameters) From(LibraryQuery query, IReadOnlyCollection<string> used)
+    {
+        var match = MatchOf(query.Words);
+        // Words of which nothing can be searched for, such as "—", find nothing rather than everything.
+        if (match is null && query.Words.Length > 0) return ("FROM asset WHERE FALSE", []);
+        var conditions = new List<string>();
+        var parameters = new List<(string, object?)>();
+        if (match is not null)
+        {
+            conditions.Add("asset_words MATCH $match");
+            parameters.Add(("$match", match));
+        }
+        AddUsed(query.Filters, used, parameters);
+        foreach (var (filter, i) in query.Filters.Select((f, i) => (f, i))) conditions.Add(Condition(filter, $"$f{i}", parameters));
+        var from = match is null ? "FROM asset" : "FROM asset_words JOIN asset ON asset.rowid = asset_words.rowid";
+        return (conditions.Count == 0 ? from : $"{from} WHERE {string.Join(" AND ", conditions)}", [.. parameters]);
+    }
+
+    public static (string Sums, (string, object?)[] Parameters) Sums(IReadOnlyList<LibraryFilter> filters, IReadOnlyCollection<string> used)
+    {
+        var parameters = new List<(string, object?)>();
+        AddUsed(filters, used, parameters, "$used2");
+        var sums = filters.Select((f, i) => $"sum({Condition(f, $"$s{i}", parameters, "$used2")})").ToList();
+        return (string.Join(", ", sums), [.. parameters]);
+    }
+
+    private static string Condition(LibraryFilter filter, string name, List<(string, object?)> parameters, string used = "$used")
+    {
+        const string shape = "(1.0 * asset.width / asset.height)";
+        switch (filter.Kind)
+        {
+            case FilterKind.Folder: return With(filter.Value, $"asset.folder = {name} COLLATE NOCASE");
+            case FilterKind.Credit: return With(filter.Value, $"instr(lower(asset.credit), lower({name})) > 0");
+            case FilterKind.Type: return With(filter.Value, $"asset.format = {name} COLLATE NOCASE");
+            case FilterKind.Wider: return With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.width >= {name}");
+            case FilterKind.Taller: return With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.height >= {name}");
+            case FilterKind.Shape:
+                return With(LibraryQuery.WideFrom, filter.Value switch
+                {
+                    "wide" => $"{shape} >= {name}",
+                    "tall" => $"{shape} <= 1 / {name}",
+                    _ => $"({shape} < {name} AND {shape} > 1 / {name})",
+                });
+            case FilterKind.Used: return $"asset.id IN (SELECT value FROM json_each({used}))";
+            case FilterKind.Unused: return $"asset.id NOT IN (SELECT value FROM json_each({used}))";
+            case FilterKind.NoAlt: return "asset.alt = ''";
+            case FilterKind.NoTitle: return $"{Database.SaysNothing}(asset.title)";
+            case FilterKind.Soft: return With(Fit.BlurredBelow, $"(asset.format <> 'Svg' AND asset.sharpness < {name})");
+            case FilterKind.Since: return With(Day(LibraryQuery.DateOf(filter)), $"asset.added_at >= {name}");
+            case FilterKind.Until: return With(Day(LibraryQuery.DateOf(filter)?.AddDays(1)), $"asset.added_at < {name}");
+            default: throw new ArgumentException($"No way to search by {filter.Kind}.", nameof(filter));
+        }
+
+        string With(object? value, string condition)
+        {
+            parameters.Add((name, value));
+            return condition;
+        }
+    }
+
+    private static void AddUsed(IEnumerable<LibraryFilter> filters, IReadOnlyCollection<string> used, List<(string, object?)> parameters, string name = "$used")
+    {
+        if (filters.Any(f => f.Kind is FilterKind.Used or FilterKind.Unused)) parameters.Add((name, System.Text.Json.JsonSerializer.Serialize(used)));
+    }
+
+    private static string? Day(DateOnly? date) => date?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    /// <summary>Each word quoted, so that nothing typed is an operator, and open at its end; null for no words.</summary>
+    private static string? MatchOf(IEnumerable<string> words)
+    {
+        var match = words.Take(MostWords)
+            .Select(word => new string([.. word.Where(c => !char.IsControl(c) && c != '"')]))
+            .Where(letters => letters.Any(char.IsLetterOrDigit))
+            .Select(letters => $"\"{letters}\"*");
+        return string.Join(' ', match) is { Length: > 0 } text ? text : null;
+    }
+}

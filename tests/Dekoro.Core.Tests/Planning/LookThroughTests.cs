@@ -1,0 +1,33 @@
+using CsCheck;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Planning;
+using static Dekoro.Core.Tests.Planning.Sample;
+
+namespace Dekoro.Core.Tests.Planning;
+
+public sealed class LookThroughTests
+{
+    private static readonly PageLayout Layout = new(new());
+
+    [Fact]
+    public void What_is_seen_through_a_place_is_what_would_stand_there() =>
+        Gen.Select(Gen.Enum<SizeRole>(), Gen.OneOfConst(null, "3:2", "16:9", "1:1", "4:5"), Gen.Int[100, 6000], Gen.Int[100, 6000]).Sample((role, shape, width, height) =>
+        {
+            var picture = Picture(width: width, height: height, keep: new KeepBox(0.3, 0.2, 0.4, 0.5));
+            var placed = Plan(Page(Figure(role: role, shape: shape)), [picture]).Figures["f1"];
+            var seen = LookThrough.Of(picture, new FigureSize.ByRole(role), placed.Block.Shape, Layout);
+            Assert.Equal((placed.Cut, placed.Loss), (seen.Cut, seen.Loss));
+            Assert.Equal(placed.Fits.Select((_, f) => (f.Word, f.SlotCssPx, f.Density)), seen.Fits.Select((_, f) => (f.Word, f.SlotCssPx, f.Density)));
+        });
+
+    [Fact]
+    public void Sharp_ones_come_first_then_whole_keep_areas_then_the_least_cut_off()
+    {
+        var edge = new FigureSize.ByRole(SizeRole.Edge);
+        AspectRatio.TryParse("16:9", out var shape);
+        string[] Order(params Dekoro.Core.Library.PictureFacts[] pictures) => [.. LookThrough.BestFirst(pictures.Select(p => LookThrough.Of(p, edge, shape, Layout))).Select(s => s.Picture.Id)];
+        Assert.Equal(["fits", "tall", "loses", "small"], Order(
+            Picture("small", 800, 450), Picture("loses", 4000, 4000, keep: new KeepBox(0.1, 0, 0.8, 1)), Picture("tall", 4000, 5000), Picture("fits", 4000, 2250)));
+    }
+}
