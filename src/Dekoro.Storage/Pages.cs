@@ -44,6 +44,19 @@ public sealed class Pages(Database database)
             ? version + 1
             : (long?)null);
 
+    /// <summary>Keeps several drafts at once, or none of them.</summary>
+    /// <returns>False where one of them is no longer at its version.</returns>
+    public bool SaveDrafts(IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, DateTimeOffset now) => database.Write(c =>
+    {
+        if (drafts.Any(d => c.One<long>("SELECT count(*) FROM page WHERE id = $id AND version = $version", ("$id", d.Id), ("$version", d.Version)) == 0)) return false;
+        foreach (var (id, _, draft) in drafts)
+        {
+            c.Run("UPDATE page SET draft = $draft, version = version + 1, changed_at = $now WHERE id = $id",
+                ("$id", id), ("$draft", draft), ("$now", Written(now)));
+        }
+        return true;
+    });
+
     public bool PathIsFree(string path, string exceptPage) =>
         database.Read(c => c.One<long>("SELECT count(*) FROM page WHERE path = $path AND id <> $id", ("$path", path), ("$id", exceptPage))) == 0;
 

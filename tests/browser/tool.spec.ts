@@ -104,6 +104,29 @@ test('Looking through a place draws every picture in its cut, best first, and sw
   await expect(sheet.getByRole('region', { name: 'Fit at each width' }).locator('.dk-fit[data-fit=sharp]')).toHaveCount(3);
 });
 
+test('A swap changes three pages at once, shows before and after, and can be put back', async ({ page, own }) => {
+  const [reel, lanterns] = await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
+  const figure = (alt: string | null = null) => ({ type: 'figure', attrs: { asset: reel!.id, size: 'wide', shape: '3:2', alt } });
+  const pages = [await makePage(own.url, 'One', [figure('A reel, here only')]), await makePage(own.url, 'Two', [figure()]), await makePage(own.url, 'Three', [figure(), figure()])];
+  const assets = async () =>
+    (await Promise.all(pages.map(async (id) => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { document: { content: { attrs: { asset: string; alt: string | null } }[] } }).document.content))).flat().map((node) => node.attrs);
+  await page.goto(`${own.url}/library`);
+  await page.getByRole('button', { name: /^Line reel/ }).click();
+  await page.getByRole('button', { name: 'Swap everywhere' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Two lanterns' }).click();
+  await expect(dialog.getByRole('row')).toHaveCount(5);
+  await expect(dialog.getByRole('row').nth(1)).toContainText('coarse');
+  await dialog.getByRole('button', { name: 'Swap in 4 places' }).click();
+  await expect(dialog.getByText('“Two lanterns” stands in 4 places on 3 pages now')).toBeVisible();
+  expect((await assets()).every((one) => one.asset === lanterns!.id && one.alt === null)).toBe(true);
+  await expect(page.getByText('3 changes')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Put back' }).click();
+  await expect(dialog.getByText('All is as it was')).toBeVisible();
+  expect((await assets()).map((one) => one.asset)).toEqual(Array(4).fill(reel!.id));
+  expect((await assets())[0]!.alt).toBe('A reel, here only');
+});
+
 test('The contact sheet shows true shapes in flush rows, 24 px apart, and arrow keys walk it', async ({ page, demoUrl }) => {
   await page.goto(`${demoUrl}/library`);
   const images = page.getByRole('listitem').locator('img');

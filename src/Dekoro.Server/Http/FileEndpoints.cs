@@ -98,10 +98,12 @@ internal static class FileEndpoints
             .. LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, size, shape, layout))).Skip(skip).Take(take).Select(s =>
                 ItemOf(byId[s.Picture.Id], places[s.Picture.Id].Count()) with
                 {
-                    Through = new(s.Cut, s.Loss.InWords(), Looking.FitOf(s.Fits.Phone), Looking.FitOf(s.Fits.Desktop)),
+                    Through = ThroughOf(s),
                 }),
         ];
     }
+
+    internal static ThroughLook ThroughOf(Standing s) => new(s.Cut, s.Loss.InWords(), Looking.FitOf(s.Fits.Phone), Looking.FitOf(s.Fits.Desktop));
 
     private static (FigureSize Size, AspectRatio? Shape)? PlaceOf(string size, string? shape)
     {
@@ -189,5 +191,5 @@ internal static class FileEndpoints
             [.. Marks.Of(f)], FileNames.SuggestTitle(f.FileName, f.Words.Description), places, asset.AddedAt, asset.TakenOn, asset.Version);
     }
 
-    private static string SizeOf(FigureSize size) => size is FigureSize.ByPx px ? $"{px.CssPx} px" : Remedy.NameOf(((FigureSize.ByRole)size).Role);
+    internal static string SizeOf(FigureSize size) => size is FigureSize.ByPx px ? $"{px.CssPx} px" : Remedy.NameOf(((FigureSize.ByRole)size).Role);
 }

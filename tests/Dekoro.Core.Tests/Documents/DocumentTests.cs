@@ -34,6 +34,22 @@ public sealed class DocumentTests
     });
 
     [Fact]
+    public void A_swap_changes_the_named_figures_and_nothing_else_and_can_be_put_back() => Documents.Sample(drawn =>
+    {
+        var document = Read(DocumentWriter.Write(drawn).ToJsonString()).Document!;
+        var places = document.Figures.Where((_, i) => i % 2 == 0).ToDictionary(f => f.Id, f => (string?)null);
+        var before = document.Figures.ToDictionary(f => f.Id, f => f.Alt.Own);
+        var swapped = Swapping.Swap(document, "asset", "other", places);
+        foreach (var (was, now) in document.Blocks.Zip(swapped.Blocks))
+        {
+            if (was is FigureBlock f && places.ContainsKey(f.Id)) Assert.Equal(f with { AssetId = "other", Alt = f.Alt with { Own = null } }, now);
+            else Assert.Same(was, now);
+        }
+        var back = Swapping.Swap(swapped, "other", "asset", places.Keys.ToDictionary(id => id, id => before[id]));
+        Assert.Equal(DocumentWriter.Write(document).ToJsonString(), DocumentWriter.Write(back).ToJsonString());
+    });
+
+    [Fact]
     public void Every_piece_has_an_id_of_its_own() => Documents.Sample(document =>
     {
         var twice = new Document([.. document.Blocks, .. document.Blocks]);

@@ -172,6 +172,72 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/files/{id}/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How another picture would stand in every place of this one. */
+        get: {
+            parameters: {
+                query: {
+                    with: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SwapPlace"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Puts another picture into all drafts where this one stands, or into the places named; answers with what undoes it. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Swap"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Swapped"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pages": {
         parameters: {
             query?: never;
@@ -1007,6 +1073,30 @@ export interface components {
         };
         /** @enum {unknown} */
         SizeRole: "third" | "half" | "column" | "wide" | "edge" | null;
+        Swap: {
+            with: string;
+            places?: null | components["schemas"]["SwappedPlace"][];
+        };
+        SwapPlace: {
+            pageId: string;
+            pageTitle: string;
+            blockId: string;
+            size: string;
+            before: components["schemas"]["ThroughLook"];
+            after: components["schemas"]["ThroughLook"];
+        };
+        Swapped: {
+            /** Format: int32 */
+            places: number;
+            /** Format: int32 */
+            pages: number;
+            undo: components["schemas"]["Swap"];
+        };
+        SwappedPlace: {
+            pageId: string;
+            blockId: string;
+            alt?: null | string;
+        };
         Taken: {
             name: string;
             id: null | string;

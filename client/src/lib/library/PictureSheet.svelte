@@ -5,6 +5,7 @@
   import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
   import { onePicture, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
+  import SwapSheet from './SwapSheet.svelte';
   import KeepBox from '$lib/ui/KeepBox.svelte';
   import { count, dayOf, markWords, weight } from '$lib/ui/words';
 
@@ -26,6 +27,7 @@
   let wordsOpen = $state(true);
   let keepOpen = $state(true);
   let standsOpen = $state(true);
+  let swapping = $state(false);
 
   $effect(() => {
     void id;
@@ -137,6 +139,10 @@
       {:else}
         <p class="text-quiet">Nowhere yet: open a page and place it from the drawer.</p>
       {/each}
+      {#if (picture.data?.standsIn.length ?? 0) > 0}
+        <button class="dk-button mt-2" onclick={() => (swapping = true)}>Swap everywhere</button>
+      {/if}
     </Group>
+    <SwapSheet bind:open={swapping} {file} />
   {/if}
 </aside>

@@ -1,0 +1,59 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Planning;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>A place in which one picture would stand instead of another.</summary>
+/// <param name="Size">As people say it: "a third", "320 px".</param>
+public sealed record SwapPlace(string PageId, string PageTitle, string BlockId, string Size, ThroughLook Before, ThroughLook After);
+
+/// <param name="Alt">The place's own words from then on; null takes the library's.</param>
+public sealed record SwappedPlace(string PageId, string BlockId, string? Alt = null);
+
+/// <param name="With">The picture that comes.</param>
+/// <param name="Places">Null: everywhere.</param>
+public sealed record Swap(string With, IReadOnlyList<SwappedPlace>? Places = null);
+
+/// <param name="Undo">What puts everything back as it was, sent to the picture that came.</param>
+public sealed record Swapped(int Places, int Pages, Swap Undo);
+
+/// <summary>One picture for another, everywhere at once.</summary>
+internal static class SwapEndpoints
+{
+    public static void MapSwaps(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/files/{id}/swap", Preview).WithSummary("How another picture would stand in every place of this one.");
+        api.MapPost("/files/{id}/swap", Carry).WithSummary("Puts another picture into all drafts where this one stands, or into the places named; answers with what undoes it.");
+    }
+
+    private static Results<Ok<IReadOnlyList<SwapPlace>>, ProblemHttpResult> Preview(string id, string with, Workspace workspace, PlanBook book)
+    {
+        if (workspace.Assets.Find(id) is not { } from || workspace.Assets.Find(with) is not { } to) return Problems.NoPicture();
+        var layout = new PageLayout(workspace.Style.Current);
+        return TypedResults.Ok<IReadOnlyList<SwapPlace>>(
+        [
+            .. book.PlacesByPicture()[id].Select(p => new SwapPlace(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size),
+                FileEndpoints.ThroughOf(LookThrough.Of(from.Facts, p.Figure.Size, p.Figure.Shape, layout)),
+                FileEndpoints.ThroughOf(LookThrough.Of(to.Facts, p.Figure.Size, p.Figure.Shape, layout)))),
+        ]);
+    }
+
+    private static Results<Ok<Swapped>, ProblemHttpResult> Carry(string id, Swap swap, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock)
+    {
+        if (workspace.Assets.Find(swap.With) is null) return Problems.NoPicture();
+        if (swap.With == id) return Problems.Of(400, "That is the picture that stands there already: choose another.", "with");
+        var named = swap.Places?.ToDictionary(p => (p.PageId, p.BlockId), p => p.Alt);
+        var places = book.PlacesByPicture()[id].Where(p => named is null || named.ContainsKey((p.Page.Id, p.Figure.Id))).ToList();
+        if (places.Count == 0) return Problems.Of(409, "This picture stands nowhere any more, so nothing was swapped.");
+        var pages = places.GroupBy(p => p.Page.Id).Select(g => (g.First().Page, Alts: g.ToDictionary(p => p.Figure.Id, p => named?[(p.Page.Id, p.Figure.Id)]))).ToList();
+        var kept = workspace.Pages.SaveDrafts(
+            [.. pages.Select(p => (p.Page.Id, p.Page.Version, DocumentWriter.Write(Swapping.Swap(book.DocumentOf(p.Page), id, swap.With, p.Alts)).ToJsonString()))], clock.GetUtcNow());
+        if (!kept) return Problems.Of(409, "A page was changed at the same moment, so nothing was swapped: try it again.");
+        foreach (var (page, _) in pages) events.Send("page", new { id = page.Id, version = page.Version + 1 });
+        events.Send("library", new { id });
+        background.Prepare();
+        return TypedResults.Ok(new Swapped(places.Count, pages.Count, new Swap(id, [.. places.Select(p => new SwappedPlace(p.Page.Id, p.Figure.Id, p.Figure.Alt.Own))])));
+    }
+}
