@@ -104,6 +104,30 @@ test('Looking through a place draws every picture in its cut, best first, and sw
   await expect(sheet.getByRole('region', { name: 'Fit at each width' }).locator('.dk-fit[data-fit=sharp]')).toHaveCount(3);
 });
 
+test('A words round names ten pictures without a mouse', async ({ page, own }) => {
+  const names = ['IMG_2291.jpg', 'DSC_0457.jpg', 'P1040223.jpg', 'line-reel.jpg', 'two-lanterns.jpg', 'serpent-small.jpg', 'bunting.svg', 'tail-in-the-wind.gif', 'kite-cut-out.png', 'bridle-knots.avif'];
+  await takeIn(own.url, names);
+  await page.goto(`${own.url}/library`);
+  await expect(page.getByText('10 pictures', { exact: true })).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Search the library' }).focus();
+  await page.keyboard.type('no-alt');
+  await expect(page.getByRole('button', { name: /^no alt 10/ })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'Words round' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'Words round' });
+  for (let i = 1; i <= 10; i++) {
+    await expect(dialog.getByText(`${i} of 10`)).toBeVisible();
+    await expect(dialog.getByLabel('Alt text')).toBeFocused();
+    await page.keyboard.type(`What picture ${i} shows`);
+    await page.keyboard.press('Control+Enter');
+  }
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^no alt 0/ })).toBeVisible();
+  const items = ((await (await fetch(`${own.url}/api/files`)).json()) as { items: { words: { alt: string } }[] }).items;
+  expect(items.map((item) => item.words.alt).sort()).toEqual(Array.from({ length: 10 }, (_, i) => `What picture ${i + 1} shows`).sort());
+});
+
 test('A swap changes three pages at once, shows before and after, and can be put back', async ({ page, own }) => {
   const [reel, lanterns] = await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
   const figure = (alt: string | null = null) => ({ type: 'figure', attrs: { asset: reel!.id, size: 'wide', shape: '3:2', alt } });

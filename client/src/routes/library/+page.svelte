@@ -7,6 +7,7 @@
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
   import ContactSheet from '$lib/library/ContactSheet.svelte';
   import PictureSheet from '$lib/library/PictureSheet.svelte';
+  import WordsRound from '$lib/library/WordsRound.svelte';
   import UploadList from '$lib/library/UploadList.svelte';
   import { filesOf, uploads } from '$lib/library/uploads.svelte';
   import { count } from '$lib/ui/words';
@@ -14,6 +15,7 @@
   let query = $state('');
   let through = $state.raw<Through | null>(null);
   let chosen = $state<string | null>(null);
+  let rounding = $state(false);
   let over = $state(false);
   let picker = $state<HTMLInputElement>();
   let folderPicker = $state<HTMLInputElement>();
@@ -72,6 +74,7 @@
         />
         <span class="dk-tabular text-quiet" aria-live="polite">{found.data ? count(total, 'picture') : ''}</span>
       </label>
+      <button class="dk-button" disabled={items.length === 0} onclick={() => (rounding = true)}>Words round</button>
       <button class="dk-button" onclick={() => folderPicker?.click()}>A folder</button>
       <button class="dk-button" onclick={() => picker?.click()}><Plus size={15} />Add pictures</button>
       <input
@@ -140,3 +143,4 @@
     </div>
   {/if}
 </div>
+<WordsRound bind:open={rounding} {items} />

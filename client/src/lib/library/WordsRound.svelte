@@ -1,0 +1,137 @@
+<!-- A pass over pictures, one at a time, for their words; worked by keys alone. -->
+<script lang="ts">
+  import { tick, untrack } from 'svelte';
+  import { answer, api, proofOf, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
+  import { queryClient } from '$lib/api/queries';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import { count, markWords } from '$lib/ui/words';
+
+  let { open = $bindable(), items }: { open: boolean; items: FileItem[] } = $props();
+  type Name = 'title' | 'alt' | 'caption' | 'credit';
+  const fields: { name: Name; label: string; rows: number }[] = [
+    { name: 'title', label: 'Title', rows: 1 },
+    { name: 'alt', label: 'Alt text', rows: 2 },
+    { name: 'caption', label: 'Caption', rows: 2 },
+    { name: 'credit', label: 'Credit', rows: 1 },
+  ];
+  let round = $state.raw<FileItem[]>([]);
+  let at = $state(0);
+  let typed = $state<Partial<Record<Name, string>>>({});
+  let keptCount = $state(0);
+  let problem = $state('');
+  const item = $derived(round[at]);
+
+  // The round keeps to the pictures it began with, though their marks go as they are mended.
+  $effect(() => {
+    if (!open) return;
+    untrack(() => {
+      round = items;
+      [at, keptCount, problem] = [0, 0, ''];
+      typed = {};
+      void focusFirst();
+    });
+  });
+
+  async function focusFirst() {
+    await tick();
+    // The first field that is still empty is where the work is.
+    const empty = fields.find((field) => !round[at]?.words[field.name]) ?? fields[0]!;
+    document.getElementById(`round-${empty.name}`)?.focus();
+  }
+
+  async function go(by: 1 | -1) {
+    if (!item || !(await keep(item))) return;
+    if (at + by >= round.length) {
+      open = false;
+      return;
+    }
+    at = Math.max(0, at + by);
+    typed = {};
+    await focusFirst();
+  }
+
+  async function keep(one: FileItem) {
+    const change = Object.fromEntries(
+      Object.entries(typed).filter(([name, text]) => text !== one.words[name as Name]),
+    ) as Schemas['FileChange'];
+    if (Object.keys(change).length === 0) return true;
+    problem = '';
+    try {
+      const now = await answer(
+        api.PATCH('/api/files/{id}', {
+          params: { path: { id: one.id } },
+          headers: { 'If-Match': `"${one.version}"` },
+          body: change,
+        }),
+      );
+      round = round.map((other) => (other.id === now.id ? now : other));
+      keptCount++;
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
+      return true;
+    } catch (error) {
+      problem = sentenceOf(error);
+      return false;
+    }
+  }
+
+  function keys(event: KeyboardEvent) {
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      void go(event.shiftKey ? -1 : 1);
+    } else if (event.key === 'ArrowUp' && event.altKey && item?.suggestedTitle) {
+      event.preventDefault();
+      typed.title = item.suggestedTitle;
+    }
+  }
+</script>
+
+<Sheet bind:open title="Words round">
+  {#if item}
+    <div class="flex gap-5" role="presentation" onkeydown={keys}>
+      <div class="w-56 flex-none">
+        <img src={proofOf(item.id, 640)} alt="" class="max-h-72 w-full object-contain object-top" />
+        <p class="mt-2 truncate text-quiet">{item.fileName}</p>
+        <p class="text-soft">{item.marks.map((mark) => markWords[mark]).join(' · ')}</p>
+      </div>
+      <div class="min-w-0 flex-1">
+        {#each fields as field (field.name)}
+          <label class="dk-label mt-1" for="round-{field.name}">{field.label}</label>
+          {#if field.rows === 1}
+            <input
+              id="round-{field.name}"
+              class="dk-field"
+              autocomplete="off"
+              value={typed[field.name] ?? item.words[field.name]}
+              oninput={(event) => (typed[field.name] = event.currentTarget.value)}
+            />
+          {:else}
+            <textarea
+              id="round-{field.name}"
+              class="dk-field resize-none"
+              rows={field.rows}
+              value={typed[field.name] ?? item.words[field.name]}
+              oninput={(event) => (typed[field.name] = event.currentTarget.value)}></textarea>
+          {/if}
+          {#if field.name === 'title' && item.suggestedTitle && item.suggestedTitle !== (typed.title ?? item.words.title)}
+            <p>
+              <span class="text-quiet">Perhaps</span> “{item.suggestedTitle}”
+              <button class="dk-link" onclick={() => (typed.title = item.suggestedTitle)}>use it</button>
+              <kbd class="dk-key">Alt ↑</kbd>
+            </p>
+          {/if}
+        {/each}
+        {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
+      </div>
+    </div>
+  {/if}
+  {#snippet foot()}
+    <p class="dk-tabular mr-auto text-quiet" role="status">
+      {at + 1} of {round.length}, {count(keptCount, 'picture')} changed
+    </p>
+    <button class="dk-button" disabled={at === 0} onclick={() => go(-1)}>Back <kbd class="dk-key">Ctrl ⇧ ↵</kbd></button
+    >
+    <button class="dk-button main" onclick={() => go(1)}
+      >{at + 1 === round.length ? 'Keep and end' : 'Keep and on'} · Ctrl ↵</button
+    >
+  {/snippet}
+</Sheet>
