@@ -13,6 +13,13 @@ const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', arg
 const views = {
   pages: { path: '/' },
   library: { path: '/library', then: (page) => page.getByRole('button', { name: /^Windle Sands/ }).click() },
+  through: {
+    path: '/library',
+    then: async (page) => {
+      await page.getByLabel('Look through').selectOption('edge to edge');
+      await page.getByLabel('Shape of the place').selectOption('16:9');
+    },
+  },
   desk: { path: '/pages/workshop', then: (_, frame) => frame.locator('figure').nth(1).click() },
   drawer: {
     path: '/pages/home',

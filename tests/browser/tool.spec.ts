@@ -118,12 +118,20 @@ test('A words round names ten pictures without a mouse', async ({ page, own }) =
   const dialog = page.getByRole('dialog', { name: 'Words round' });
   for (let i = 1; i <= 10; i++) {
     await expect(dialog.getByText(`${i} of 10`)).toBeVisible();
+    // The round begins at what is to be mended: a title that is only the camera's, else the alt text.
+    await expect(dialog.locator('input:focus, textarea:focus')).toBeVisible();
+    if (await dialog.getByLabel('Title').evaluate((field) => field === document.activeElement)) {
+      expect(await dialog.getByLabel('Title').inputValue()).toMatch(/^(IMG|DSC|P1)/);
+      await page.keyboard.type(`Kite ${i}`);
+      await page.keyboard.press('Tab');
+    }
     await expect(dialog.getByLabel('Alt text')).toBeFocused();
     await page.keyboard.type(`What picture ${i} shows`);
     await page.keyboard.press('Control+Enter');
   }
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole('button', { name: /^no alt 0/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^file name as title 0/ })).toBeVisible();
   const items = ((await (await fetch(`${own.url}/api/files`)).json()) as { items: { words: { alt: string } }[] }).items;
   expect(items.map((item) => item.words.alt).sort()).toEqual(Array.from({ length: 10 }, (_, i) => `What picture ${i + 1} shows`).sort());
 });

@@ -88,14 +88,18 @@
           <tr class="align-top">
             <td class="pr-3"><strong>{place.pageTitle}</strong><br /><span class="text-quiet">{place.size}</span></td>
             <td class="pr-3">
-              <img src={proofOf(file.id, 160, place.before.cut)} alt="" class="mb-1 h-20" /><ThroughWords
-                through={place.before}
-              />
+              <img
+                src={proofOf(file.id, 160, place.before.cut)}
+                alt=""
+                class="mb-1 h-20 w-auto max-w-none"
+              /><ThroughWords through={place.before} />
             </td>
             <td>
-              <img src={proofOf(chosen.id, 160, place.after.cut)} alt="" class="mb-1 h-20" /><ThroughWords
-                through={place.after}
-              />
+              <img
+                src={proofOf(chosen.id, 160, place.after.cut)}
+                alt=""
+                class="mb-1 h-20 w-auto max-w-none"
+              /><ThroughWords through={place.after} />
             </td>
           </tr>
         {/each}

@@ -34,9 +34,13 @@
 
   async function focusFirst() {
     await tick();
-    // The first field that is still empty is where the work is.
-    const empty = fields.find((field) => !round[at]?.words[field.name]) ?? fields[0]!;
-    document.getElementById(`round-${empty.name}`)?.focus();
+    // Where the work is: a title that is only the camera's, else the first field that is still empty.
+    const needs = (name: Name) =>
+      name === 'title' ? round[at]?.marks.includes('fileNameAsTitle') : !round[at]?.words[name];
+    const first = fields.find((field) => needs(field.name)) ?? fields[0]!;
+    const field = document.getElementById(`round-${first.name}`) as HTMLInputElement | null;
+    field?.focus();
+    field?.select();
   }
 
   async function go(by: 1 | -1) {
