@@ -91,12 +91,14 @@ async function forecasts(browser: import('@playwright/test').Browser, url: strin
           const sets = [...(image.closest('picture')?.querySelectorAll('source') ?? []), image].map((element) => element.getAttribute('srcset') ?? '');
           const candidates = sets.flatMap((set) => set.split(', ').filter(Boolean).map((one) => one.split(' ')));
           const found = candidates.find(([address]) => new URL(address!, image.baseURI).href === image.currentSrc);
-          return { id: image.closest('figure')!.dataset.block!, width: found ? Number.parseInt(found[1]!, 10) : 0, source: image.currentSrc };
+          return { id: image.closest('figure')!.dataset.block!, width: found ? Number.parseInt(found[1]!, 10) : 0, source: image.currentSrc, set: sets.join() };
         });
       });
       for (const figure of figures) {
         count++;
-        if (figure.width !== taken.get(figure.id)) wrong.push(`/${item.path} ${device.viewport.width}@${device.deviceScaleFactor}: ${figure.source} (${figure.width}) instead of ${taken.get(figure.id)}`);
+        // Where one cut stands twice on a page, Chromium takes a larger file that it has already rather than fetch another.
+        const has = figures.filter((other) => other.set === figure.set && taken.get(other.id)! > taken.get(figure.id)!).map((other) => taken.get(other.id));
+        if (![taken.get(figure.id), ...has].includes(figure.width)) wrong.push(`/${item.path} ${device.viewport.width}@${device.deviceScaleFactor}: ${figure.source} (${figure.width}) instead of ${taken.get(figure.id)}`);
       }
       await context.close();
     }
