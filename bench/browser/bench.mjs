@@ -100,8 +100,6 @@ if (!which || which === 'sheet') {
   const many = await firstPaint(server.url, '/library');
   // The rival: the same pictures as a plain page, all of them in the document.
   const rows = ids.map((id) => `<figure style="display:inline-block"><img src="/media/proof/${id}/whole/320" height="150" loading="lazy"><figcaption>${id}</figcaption></figure>`).join('');
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  await context.close();
   const plain = [];
   for (let round = 0; round < 5; round++) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

@@ -80,11 +80,9 @@ test('Looking through a place draws every picture in its cut, best first, and sw
   await page.getByLabel('Shape of the place').selectOption('16:9');
   const cells = page.getByRole('listitem');
   await expect(cells.first()).toContainText('sharp');
-  const fits = () => cells.locator('.dk-fit:first-of-type').evaluateAll((all) => all.map((fit) => (fit as HTMLElement).dataset.fit!));
-  const order = ['sharp', 'soft', 'coarse'];
   const ranks = await cells.evaluateAll((all) => all.map((cell) => Math.max(...[...cell.querySelectorAll<HTMLElement>('.dk-fit')].map((fit) => ['sharp', 'soft', 'coarse'].indexOf(fit.dataset.fit!)))));
   expect(ranks).toEqual([...ranks].sort());
-  expect((await fits()).every((fit) => order.includes(fit))).toBe(true);
+  expect(new Set(ranks).size).toBeGreaterThan(1);
   const shapes = await cells.locator('img').evaluateAll((all) => all.map((image) => image.getBoundingClientRect().width / image.getBoundingClientRect().height));
   for (const shape of shapes) expect(shape).toBeCloseTo(16 / 9, 1);
 

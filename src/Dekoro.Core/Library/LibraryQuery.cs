@@ -48,6 +48,9 @@ public sealed record LibraryQuery(ImmutableArray<string> Words, ImmutableArray<L
 
     private static string Quoted(string word) => Kind(word) is not null || Kind(word[..(word.IndexOf(':', StringComparison.Ordinal) + 1)]) is not null ? $"\"{word}\"" : word;
 
+    /// <summary>The same search with a filter switched on, or off where it is on.</summary>
+    public LibraryQuery Turned(LibraryFilter filter) => this with { Filters = Filters.Contains(filter) ? Filters.Remove(filter) : Filters.Add(filter) };
+
     public bool Equals(LibraryQuery? other) => other is not null && Written == other.Written;
     public override int GetHashCode() => Written.GetHashCode(StringComparison.Ordinal);
 

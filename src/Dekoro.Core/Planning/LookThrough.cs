@@ -19,15 +19,9 @@ public static class LookThrough
     /// <param name="shape">Null: as is.</param>
     public static Standing Of(PictureFacts picture, FigureSize size, AspectRatio? shape, PageLayout layout)
     {
-        var cut = shape is { } s ? Cut.To(s, picture.Size, picture.KeepOrMiddle) : Cut.Whole(picture.Size);
-        var slot = layout.SlotOf(size);
-        var devices = layout.Style.Devices;
-        var ladder = Ladder.DemandsOf(slot, devices, cut.Width).Select(d => d.WidthPx).ToArray();
-        var fits = new PerClass<int>().Select((c, _) =>
-            Fit.Of(c, slot, cut, picture.Size, picture.Sharpness, ladder, PagePlanner.BytesOf(picture, cut), devices, layout.Style.Classes));
-        if (picture.IsVector) fits = fits.Select((_, fit) => fit with { Word = FitWord.Sharp, Reason = FitReason.None });
-        var loss = shape is null || picture.Keep is null ? default : cut.LossFrom(picture.Keep.Value, picture.Size);
-        return new(picture, cut, loss, fits, 1 - cut.ShareOf(picture.Size));
+        var (cut, slot) = (PagePlanner.CutOf(shape, picture), layout.SlotOf(size));
+        var exact = Ladder.DemandsOf(slot, layout.Style.Devices, cut.Width).Select(d => d.WidthPx).ToArray();
+        return new(picture, cut, PagePlanner.LossOf(shape, picture, cut), PagePlanner.FitsOf(picture, cut, slot, exact, layout.Style), 1 - cut.ShareOf(picture.Size));
     }
 
     /// <summary>Sharper ones first, then those whose keep area stays whole, then those of which least is cut off.</summary>

@@ -3,6 +3,7 @@ using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
+using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Planning;
@@ -47,9 +48,25 @@ public static class PagePlanner
     }
 
     /// <summary>What a figure shows of its picture: its shape, steered by the keep area, or the whole.</summary>
-    public static Cut CutOf(FigureBlock figure, PictureFacts picture) => figure.Shape is { } shape
-        ? Cut.To(shape, picture.Size, picture.KeepOrMiddle)
+    public static Cut CutOf(FigureBlock figure, PictureFacts picture) => CutOf(figure.Shape, picture);
+
+    /// <param name="shape">Null: as is.</param>
+    public static Cut CutOf(AspectRatio? shape, PictureFacts picture) => shape is { } s
+        ? Cut.To(s, picture.Size, picture.KeepOrMiddle)
         : Cut.Whole(picture.Size);
+
+    /// <summary>What a cut takes from the keep area; nothing where the picture has no keep area or stands as is.</summary>
+    public static KeepLoss LossOf(AspectRatio? shape, PictureFacts picture, Cut cut) =>
+        shape is null || picture.Keep is not { } keep ? default : cut.LossFrom(keep, picture.Size);
+
+    /// <summary>How a cut of a picture fits a slot on each class of screen; a drawing is sharp at any size.</summary>
+    public static PerClass<Fit> FitsOf(PictureFacts picture, Cut cut, SlotWidth slot, IReadOnlyList<int> ladderPx, SiteStyle style)
+    {
+        var bytes = BytesOf(picture, cut);
+        var fits = new PerClass<int>().Select((c, _) =>
+            Fit.Of(c, slot, cut, picture.Size, picture.Sharpness, ladderPx, bytes, style.Devices, style.Classes));
+        return picture.IsVector ? fits.Select((_, fit) => fit with { Word = FitWord.Sharp, Reason = FitReason.None }) : fits;
+    }
 
     /// <summary>The widths of a cut that serve all these slots.</summary>
     public static Ladder LadderOf(PictureFacts picture, Cut cut, IEnumerable<SlotWidth> slots, DeviceProfile devices) =>
@@ -63,13 +80,9 @@ public static class PagePlanner
         FigureBlock figure, PictureFacts picture, Place place, Ladder ladder, Loading loading, PageLayout layout, PlanFacts facts,
         ImmutableArray<Notice>.Builder notices)
     {
-        var style = facts.Style;
         var cut = place.Cut;
-        var bytes = BytesOf(picture, cut);
-        var fits = new PerClass<int>().Select((c, _) =>
-            Fit.Of(c, place.Slot, cut, picture.Size, picture.Sharpness, ladder.WidthsPx, bytes, style.Devices, style.Classes));
-        if (picture.IsVector) fits = fits.Select((_, fit) => fit with { Word = FitWord.Sharp, Reason = FitReason.None });
-        var loss = figure.Shape is null || picture.Keep is null ? default : cut.LossFrom(picture.Keep.Value, picture.Size);
+        var fits = FitsOf(picture, cut, place.Slot, ladder.WidthsPx, facts.Style);
+        var loss = LossOf(figure.Shape, picture, cut);
         var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));

@@ -25,9 +25,9 @@ public sealed record FileItem(
 public sealed record ThroughLook(Cut Cut, string Loss, FitLook Phone, FitLook Desktop);
 
 /// <summary>A filter that can be switched on or off for the search at hand.</summary>
-/// <param name="Written">What switching it on adds to the line.</param>
+/// <param name="Line">The search line once it is switched.</param>
 /// <param name="Count">How many pictures of the search it would leave.</param>
-public sealed record FilterSwitch(string Group, string Name, string Written, long Count, bool IsOn);
+public sealed record FilterSwitch(string Group, string Name, string Line, long Count, bool IsOn);
 
 /// <param name="Size">As people say it: "a third", "320 px".</param>
 public sealed record FilePlace(string PageId, string PageTitle, string BlockId, string Size, string? Shape);
@@ -79,7 +79,7 @@ internal static class FileEndpoints
         }
         var counts = workspace.Assets.CountsOf(search, [.. Switches.Select(s => s.Filter)], used);
         return TypedResults.Ok(new FileList(total, items, workspace.Assets.Folders(),
-            [.. Switches.Select((s, i) => new FilterSwitch(s.Group, s.Name, s.Filter.Written, counts[i], search.Filters.Contains(s.Filter)))], search.NotUnderstood));
+            [.. Switches.Select((s, i) => new FilterSwitch(s.Group, s.Name, search.Turned(s.Filter).Written, counts[i], search.Filters.Contains(s.Filter)))], search.NotUnderstood));
     }
 
     private static readonly (string Group, string Name, LibraryFilter Filter)[] Switches =

@@ -42,6 +42,17 @@ public sealed class LibraryQueryTests
             Assert.Equal(once, LibraryQuery.Read(once.Written));
         }, iter: 5000);
 
+    [Fact]
+    public void Turning_a_filter_twice_is_the_search_as_it_was() =>
+        Gen.Select(Gen.String[Gen.Char["ab \":-unused"], 0, 30], Gen.OneOfConst(new LibraryFilter(FilterKind.Unused), new(FilterKind.Shape, "wide"))).Sample((typed, filter) =>
+        {
+            var query = LibraryQuery.Read(typed);
+            var turned = LibraryQuery.Read(query.Turned(filter).Written);
+            Assert.NotEqual(query.Filters.Contains(filter), turned.Filters.Contains(filter));
+            Assert.Equal(query.Words, turned.Words);
+            Assert.Equal(query.Filters.ToHashSet(), turned.Turned(filter).Filters.ToHashSet());
+        });
+
     [Theory]
     [InlineData("since:2026", 2026, 1, 1)]
     [InlineData("until:2026", 2026, 12, 31)]

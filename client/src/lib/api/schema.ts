@@ -882,7 +882,7 @@ export interface components {
         FilterSwitch: {
             group: string;
             name: string;
-            written: string;
+            line: string;
             /** Format: int64 */
             count: number;
             isOn: boolean;

@@ -84,7 +84,7 @@
       <span class="max-w-40 truncate font-semibold">{look?.title}</span>
       {#if resizing}
         <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
-        <span>{(((look?.cut.width ?? 0) * 1) / Math.max(1, resizing.px)).toFixed(1)}×</span>
+        <span>{((look?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
       {:else}
         <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(figure.size)}</span>
         <span class="tag-fit"><Fit word={fit.word} /></span>

@@ -2,7 +2,7 @@
   import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
   import Plus from '@lucide/svelte/icons/plus';
   import Search from '@lucide/svelte/icons/search';
-  import { sentenceOf, type Schemas } from '$lib/api/client';
+  import { sentenceOf } from '$lib/api/client';
   import { pictures, type Through } from '$lib/api/queries';
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
   import ContactSheet from '$lib/library/ContactSheet.svelte';
@@ -27,12 +27,6 @@
   const switches = $derived(found.data?.pages[0]?.switches ?? []);
   const notUnderstood = $derived(found.data?.pages[0]?.notUnderstood ?? []);
   const groups = $derived([...new Set(switches.map((one) => one.group))]);
-
-  /** The line and the switches are the same search: a switch puts its word into the line, or takes it out. */
-  function turn(one: Schemas['FilterSwitch']) {
-    const words = query.trim().split(/\s+/).filter(Boolean);
-    query = (one.isOn ? words.filter((word) => word.toLowerCase() !== one.written) : [...words, one.written]).join(' ');
-  }
 
   async function take(data: DataTransfer | null) {
     const files = await filesOf(data);
@@ -98,12 +92,12 @@
       {#each groups as group (group)}
         <div class="flex items-center gap-1.5" role="group" aria-label={group}>
           <span class="text-quiet">{group}</span>
-          {#each switches.filter((one) => one.group === group) as one (one.written)}
+          {#each switches.filter((one) => one.group === group) as one (one.name)}
             <button
               class="dk-button dk-tabular min-h-6"
               aria-pressed={one.isOn}
               disabled={one.count === 0 && !one.isOn}
-              onclick={() => turn(one)}>{one.name} {one.count}</button
+              onclick={() => (query = one.line)}>{one.name} {one.count}</button
             >
           {/each}
         </div>
