@@ -287,6 +287,53 @@ test('Typing goes on while the line is down, and is caught up by itself', async 
   expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe('Before the storm. The line is down.');
 });
 
+test('Leaving the desk in the middle of a word keeps the word, also while an earlier save is still on its way', async ({ page, own }) => {
+  const id = await makePage(own.url, 'Tides', [text('High water.')]);
+  const frame = await openDesk(page, own.url, id);
+  await page.route('**/api/pages/*/draft', async (route) => {
+    if (route.request().method() === 'PUT') await new Promise((go) => setTimeout(go, 1500));
+    await route.continue();
+  });
+  await frame.getByText('High water.').click();
+  await page.keyboard.press('End');
+  const sent = page.waitForRequest((request) => request.method() === 'PUT');
+  await page.keyboard.type(' At ten.');
+  await sent;
+  await page.keyboard.type(' And again at half past ten.');
+  await page.getByRole('link', { name: 'Library', exact: true }).click();
+  await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeVisible();
+  await expect
+    .poll(async () => (await draftOf(own.url, id)).document.content[0]!.content![0]!.text, { timeout: 15_000 })
+    .toBe('High water. At ten. And again at half past ten.');
+});
+
+test('What a closed tab could not send is there when the page is opened again', async ({ page, context, own }) => {
+  const id = await makePage(own.url, 'Fog', [text('Clear.')]);
+  const frame = await openDesk(page, own.url, id);
+  let puts = 0;
+  // The first save comes through, slowly; all later ones never arrive.
+  await page.route('**/api/pages/*/draft', async (route) => {
+    if (route.request().method() !== 'PUT') return route.continue();
+    if (++puts > 1) return route.abort();
+    await new Promise((go) => setTimeout(go, 1200));
+    return route.continue();
+  });
+  await frame.getByText('Clear.').click();
+  await page.keyboard.press('End');
+  const sent = page.waitForRequest((request) => request.method() === 'PUT');
+  await page.keyboard.type(' Then fog.');
+  await sent;
+  await page.keyboard.type(' Then nothing to be seen.');
+  await expect(page.getByText('Dekoro cannot be reached just now').first()).toBeVisible();
+  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe('Clear. Then fog.');
+  await page.close({ runBeforeUnload: false });
+  const again = await context.newPage();
+  const reopened = await openDesk(again, own.url, id);
+  await expect(reopened.locator('p').first()).toHaveText('Clear. Then fog. Then nothing to be seen.');
+  await kept(again);
+  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe('Clear. Then fog. Then nothing to be seen.');
+});
+
 test('Pages are made, ordered, switched off and readdressed without losing anything', async ({ page, own }) => {
   await makePage(own.url, 'Home', [text('Welcome.')]);
   await makePage(own.url, 'Visit', [text('Come by.')]);

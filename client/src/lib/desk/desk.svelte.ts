@@ -46,6 +46,7 @@ export class Desk {
   private looking = false;
   private lookAgain = false;
   private figuresSeen = '';
+  private lastBody: Schemas['DraftChange'] | null = null;
 
   constructor(
     readonly id: string,
@@ -98,6 +99,7 @@ export class Desk {
 
   destroy() {
     clearTimeout(this.lookTimer);
+    if (this.editor) this.lastBody = this.body();
     void this.keeping.now();
     this.editor?.destroy();
     this.editor = null;
@@ -108,7 +110,6 @@ export class Desk {
   choose(id: string | null, focus = true) {
     this.gap = null;
     if (id === null) {
-      this.chosen = null;
       const view = this.editor?.view;
       if (view && view.state.selection instanceof NodeSelection)
         view.dispatch(
@@ -350,11 +351,13 @@ export class Desk {
     return at ? at.pos + at.node.nodeSize : this.editor!.state.doc.firstChild!.nodeSize;
   }
 
+  /** The draft as it stands; once the desk is left, as it stood last, so that what is still on its way is whole. */
   private body(): Schemas['DraftChange'] {
+    if (!this.editor && this.lastBody) return this.lastBody;
     const [title, ...content] = this.editor?.getJSON().content ?? [];
     return {
       title: title?.content?.map((part) => ('text' in part ? part.text : '')).join('') ?? '',
-      path: this.keeping.version > 0 ? ((title?.attrs?.path as string | undefined) ?? null) : null,
+      path: (title?.attrs?.path as string | undefined) ?? null,
       summary: (title?.attrs?.summary as string | undefined) ?? '',
       document: { type: 'doc', content },
     };

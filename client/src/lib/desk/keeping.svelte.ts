@@ -49,8 +49,11 @@ export class Keeping {
       await this.send(this.body());
       this.state = 'kept';
       this.problem = '';
-      if (this.changedSince) this.later(restMs);
-      else localStorage.removeItem(this.key);
+      if (this.changedSince) {
+        // The copy here is of a version that is past now: it would not be taken up again.
+        this.store();
+        this.later(restMs);
+      } else localStorage.removeItem(this.key);
     } catch (error) {
       this.fail(error);
     }
