@@ -16,14 +16,24 @@ public static class LadderMaker
     /// <param name="source">The original as kept.</param>
     /// <param name="size">Of the original, orientation applied.</param>
     /// <param name="animated">All frames are kept.</param>
+    /// <param name="most">Longest time it may take; null: <see cref="Limits.MostTime"/>.</param>
     /// <exception cref="RefusedFileException">The source does not decode, or time ran out.</exception>
-    public static void Make(string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop = default)
+    /// <exception cref="OperationCanceledException">Stopped from outside.</exception>
+    public static void Make(
+        string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop = default,
+        TimeSpan? most = null)
     {
         Vips.EnsureReady();
         if (steps.Count == 0) return;
         try
         {
-            MakeAll(source, size, cut, animated, steps, credit, rights, stop);
+            using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
+            timed.CancelAfter(most ?? Limits.MostTime);
+            MakeAll(source, size, cut, animated, steps, credit, rights, timed.Token);
+        }
+        catch (OperationCanceledException) when (!stop.IsCancellationRequested)
+        {
+            throw new RefusedFileException($"This picture takes longer than {(most ?? Limits.MostTime).TotalSeconds:0} s to make into its files: save a smaller copy and add that.");
         }
         catch (Exception e) when (e is VipsException or AggregateException { InnerException: VipsException })
         {
@@ -33,13 +43,11 @@ public static class LadderMaker
 
     private static void MakeAll(string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop)
     {
-        using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
-        timed.CancelAfter(Limits.MostTime);
-        using var widest = Decode(source, size, cut, steps.Max(s => s.WidthPx), animated, timed.Token);
+        using var widest = Decode(source, size, cut, steps.Max(s => s.WidthPx), animated, stop);
         var bySize = steps.GroupBy(s => s.WidthPx).OrderByDescending(g => g.Key)
             .Select(g => (Width: g.Key, Steps: g.ToList())).ToList();
         // The widest and slowest first, so that no core is left with one long encoding at the end.
-        Parallel.ForEach(bySize, new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount, CancellationToken = timed.Token }, group =>
+        Parallel.ForEach(bySize, new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount, CancellationToken = stop }, group =>
         {
             using var image = Resized(widest, group.Width, cut, animated);
             foreach (var step in group.Steps) Encode(image, step, credit, rights);

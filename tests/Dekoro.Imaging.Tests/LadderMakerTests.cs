@@ -76,6 +76,16 @@ public sealed class LadderMakerTests : IDisposable
         Assert.True(alpha.HasAlpha() && alpha[3].Min() < 10);
     }
 
+    [Fact]
+    public void Out_of_time_is_said_of_the_picture_and_stopped_from_outside_is_a_stop()
+    {
+        var size = Demo.Probe("serpent-small.jpg").Size;
+        void Make(CancellationToken stop, TimeSpan most) =>
+            LadderMaker.Make(Demo.Path("serpent-small.jpg"), size, Cut.Whole(size), false, [Step(200, OutputFormat.WebP)], "", "", stop, most);
+        Assert.Contains("takes longer than", Assert.Throws<RefusedFileException>(() => Make(default, TimeSpan.Zero)).Message, StringComparison.Ordinal);
+        Assert.ThrowsAny<OperationCanceledException>(() => Make(new CancellationToken(true), TimeSpan.FromMinutes(1)));
+    }
+
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
     private LadderStep Step(int width, OutputFormat format) =>

@@ -17,6 +17,9 @@ public sealed record DocumentReading(Document? Document, ImmutableArray<Document
 /// </summary>
 public sealed class DocumentReader
 {
+    /// <summary>Shapes of figures, width over height: 1:20 to 20:1.</summary>
+    public const double NarrowestShape = 0.05, WidestShape = 20;
+
     private const int MostErrors = 20, MostDepth = 12, MostBlocks = 20_000, MostTextLength = 4_000_000;
 
     private readonly List<DocumentError> _errors = [];
@@ -103,7 +106,7 @@ public sealed class DocumentReader
         var shapeText = Text(attrs, "shape", at, "", 20);
         if (shapeText.Length > 0)
         {
-            if (AspectRatio.TryParse(shapeText, out var ratio) && ratio.Value is >= 0.05 and <= 20) shape = ratio;
+            if (AspectRatio.TryParse(shapeText, out var ratio) && ratio.Value is >= NarrowestShape and <= WidestShape) shape = ratio;
             else Refuse(at + "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
         }
         return new FigureBlock(Id(node), asset, Size(attrs, at), Choice(attrs, "side", at, Side.Centre),

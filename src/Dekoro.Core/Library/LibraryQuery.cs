@@ -10,7 +10,7 @@ public enum FilterKind { Folder, Shape, Wider, Taller, Used, Unused, NoAlt, NoTi
 public sealed record LibraryFilter(FilterKind Kind, string Value = "")
 {
     /// <summary>As it is typed: "shape:wide", "no-alt"; a value with spaces in quotation marks.</summary>
-    public string Written => LibraryQuery.NameOf(Kind) + (Value.Length == 0 ? "" : Value.Contains(' ', StringComparison.Ordinal) ? $"\"{Value}\"" : Value);
+    public string Written => LibraryQuery.NameOf(Kind) + (Value.Length == 0 ? "" : Value.Any(char.IsWhiteSpace) ? $"\"{Value}\"" : Value);
 }
 
 /// <summary>A search of the library: words, each of which must begin a word of the picture's, and filters, all of which must hold.</summary>

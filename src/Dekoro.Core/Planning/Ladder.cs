@@ -54,6 +54,9 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
         Ladder Rated(int[] widths) => new([.. widths], WorstRatioOf(widths, places, bytes));
     }
 
+    /// <summary>The widths that can be made of a cut: no file is wider than its cut, so wider wishes end there.</summary>
+    public static int[] MakeableOf(IEnumerable<int> widthsPx, int cutWidthPx) => [.. widthsPx.Select(w => Math.Min(w, cutWidthPx)).Distinct()];
+
     /// <summary>Over the places, the largest expected bytes / bytes of exact-size files, of any list of widths.</summary>
     public static double WorstRatioOf(IReadOnlyList<int> widthsPx, IReadOnlyList<ImmutableArray<Demand>> places, BytesModel bytes) =>
         places.Max(p => ExpectedBytes(widthsPx, p, bytes) / p.Sum(d => d.Share * bytes.At(d.WidthPx)));

@@ -41,8 +41,8 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
         foreach (var role in Enum.GetValues<SizeRole>().Reverse())
         {
             var slot = layout.SlotOf(new FigureSize.ByRole(role));
-            var sharp = WidthClasses.All.All(c => Fit.Of(c, slot, figure.Cut, figure.Picture.Size, figure.Picture.Sharpness,
-                figure.Ladder.WidthsPx, figure.Picture.Bytes, layout.Style.Devices, layout.Style.Classes).Word == FitWord.Sharp);
+            var fits = PagePlanner.FitsOf(figure.Picture, figure.Cut, slot, figure.Ladder.WidthsPx, layout.Style);
+            var sharp = WidthClasses.All.All(c => fits[c].Word == FitWord.Sharp);
             if (sharp) return role;
         }
         return null;

@@ -69,8 +69,7 @@ public sealed class Looking(PlanBook book, Renderer renderer)
                 var (picture, cut) = (facts.Pictures[places.Key.AssetId], places.Key.Cut);
                 var ladder = PagePlanner.LadderOf(picture, cut, places.Select(p => p.Slot), facts.Style.Devices);
                 var demands = places.Select(p => Ladder.DemandsOf(p.Slot, facts.Style.Devices, cut.Width)).ToList();
-                // A file is never made wider than the cut: wider ones end there.
-                int[] others = [.. otherPx.Select(w => Math.Min(w, cut.Width)).Distinct()];
+                var others = Ladder.MakeableOf(otherPx, cut.Width);
                 return new LadderLook(picture.Words.Title, cut, places.Count(), ladder.WidthsPx, ladder.WorstRatio,
                     others.Length == 0 ? null : Ladder.WorstRatioOf(others, demands, PagePlanner.BytesOf(picture, cut)));
             }),

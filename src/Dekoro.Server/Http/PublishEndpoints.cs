@@ -66,6 +66,10 @@ internal static class PublishEndpoints
         {
             job = job with { State = "failed", Progress = new(0, 1, $"The public site could not be written and is as it was: {e.Message} Mend that, then publish again.") };
         }
+        catch (OperationCanceledException)
+        {
+            job = job with { State = "failed", Progress = new(0, 1, "Publishing was stopped and the public site is as it was: publish again.") };
+        }
         catch (Dekoro.Imaging.RefusedFileException)
         {
             job = job with { State = "failed", Progress = new(0, 1, "A picture could not be made into its files and the public site is as it was: publish again, or choose another picture.") };

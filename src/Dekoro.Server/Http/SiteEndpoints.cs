@@ -11,10 +11,13 @@ namespace Dekoro.Server.Http;
 /// <param name="Width">Its width at every viewport, for a grip to snap to.</param>
 public sealed record SizeOffer(SizeRole Role, string Name, IReadOnlyList<Segment> Width);
 
+/// <summary>What a figure's size in px and its shape (width over height) may be.</summary>
+public sealed record FigureLimits(int LeastPx, int MostPx, double NarrowestShape, double WidestShape);
+
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    bool IsPublished);
+    FigureLimits Limits, bool IsPublished);
 
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
@@ -34,7 +37,8 @@ internal static class SiteEndpoints
         var layout = new PageLayout(style);
         return new(style.Name, style.Classes, style.FirstScreenPx, style.Shapes,
             [.. Enum.GetValues<SizeRole>().Select(r => new SizeOffer(r, Remedy.NameOf(r), layout.SlotOf(new FigureSize.ByRole(r)).Segments))],
-            layout.Column.Segments, live.IsThere);
+            layout.Column.Segments,
+            new(FigureSize.ByPx.Least, FigureSize.ByPx.Most, DocumentReader.NarrowestShape, DocumentReader.WidestShape), live.IsThere);
     }
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, HttpRequest request)

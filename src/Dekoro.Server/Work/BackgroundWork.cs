@@ -12,16 +12,22 @@ public sealed class BackgroundWork(Publisher publisher, ILogger<BackgroundWork> 
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        await foreach (var _ in _asked.Reader.ReadAllAsync(stoppingToken))
+        while (!stoppingToken.IsCancellationRequested)
         {
-            // While someone types or drags, sizes change from second to second: wait until they rest.
-            await Task.Delay(TimeSpan.FromSeconds(4), stoppingToken);
             try
             {
+                await _asked.Reader.ReadAsync(stoppingToken);
+                // While someone types or drags, sizes change from second to second: wait until they rest.
+                await Task.Delay(TimeSpan.FromSeconds(4), stoppingToken);
                 await publisher.PrepareAsync(stoppingToken);
             }
-            catch (Exception e) when (e is not OperationCanceledException)
+            catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
             {
+                return;
+            }
+            catch (Exception e)
+            {
+                // Whatever it is, it must not end the process: a service that throws takes the host with it.
                 log.LogWarning(e, "Files could not be made ahead; publishing will try again and say why.");
             }
         }

@@ -60,7 +60,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     public async Task<(int Written, int Files)> ExportAsync(string folder, IProgress<PublishProgress> progress, CancellationToken stop)
     {
         var (files, _) = await BuildAsync(book.PublicPages(), progress, stop);
-        return (StaticFolder.WriteInto(folder, files), files.Count);
+        return (StaticFolder.Export(folder, files), files.Count);
     }
 
     /// <summary>Makes what the drafts ask for while nobody waits, so that publishing finds it there.</summary>

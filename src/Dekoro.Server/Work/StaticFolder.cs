@@ -36,18 +36,29 @@ public static class StaticFolder
             File.Move(beside, path, overwrite: true);
             written++;
         }
-        foreach (var path in Directory.EnumerateFiles(folder, "*", SearchOption.AllDirectories))
-        {
-            var name = Path.GetRelativePath(folder, path).Replace(Path.DirectorySeparatorChar, '/');
-            if (!files.ContainsKey(name) && IsOurs(name)) File.Delete(path);
-        }
         return written;
     }
 
-    /// <summary>What an earlier writing may have left; anything else in the folder belongs to someone else.</summary>
-    private static bool IsOurs(string name) =>
-        name.StartsWith("media/", StringComparison.Ordinal) || name.StartsWith("assets/", StringComparison.Ordinal)
-        || name.EndsWith("index.html", StringComparison.Ordinal) || name.EndsWith(".new", StringComparison.Ordinal);
+    /// <summary>
+    /// As <see cref="WriteInto"/>, into a folder that may hold other people's files too: what an earlier export wrote and this
+    /// one does not goes, and nothing else is touched. A list in the folder says what that was.
+    /// </summary>
+    public static int Export(string folder, IReadOnlyDictionary<string, SiteFile> files)
+    {
+        var list = Path.Combine(Directory.CreateDirectory(folder).FullName, ListName);
+        string[] before = File.Exists(list) ? File.ReadAllLines(list) : [];
+        // Named before anything is written: an export that breaks off is still known for ours.
+        File.WriteAllLines(list, before.Union(files.Keys).Order(StringComparer.Ordinal));
+        var written = WriteInto(folder, files);
+        foreach (var name in before.Where(n => !files.ContainsKey(n) && IsInside(n))) File.Delete(Path.Combine(folder, name));
+        File.WriteAllLines(list, files.Keys.Order(StringComparer.Ordinal));
+        return written;
+    }
+
+    private const string ListName = ".dekoro-files";
+
+    /// <summary>The list lies where others may write: a name that leads out of the folder is not followed.</summary>
+    private static bool IsInside(string name) => name.Length > 0 && !Path.IsPathRooted(name) && !name.Split('/', '\\').Contains("..");
 
     private static bool IsSame(string path, SiteFile file)
     {

@@ -797,6 +797,16 @@ export interface components {
             /** Format: date-time */
             changedAt: string;
         };
+        FigureLimits: {
+            /** Format: int32 */
+            leastPx: number;
+            /** Format: int32 */
+            mostPx: number;
+            /** Format: double */
+            narrowestShape: number;
+            /** Format: double */
+            widestShape: number;
+        };
         FigureLook: {
             asset: string;
             title: string;
@@ -1064,6 +1074,7 @@ export interface components {
             shapes: string[];
             sizes: components["schemas"]["SizeOffer"][];
             column: components["schemas"]["Segment"][];
+            limits: components["schemas"]["FigureLimits"];
             isPublished: boolean;
         };
         SizeOffer: {

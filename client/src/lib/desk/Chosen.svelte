@@ -42,6 +42,7 @@
       size: figure.size,
       sizes: desk.site.sizes.map((size) => ({ role: size.role!, px: slotAt(size.width, desk.width) })),
       column: slotAt(desk.site.column, desk.width),
+      limits: desk.site.limits,
       show: (now) => {
         resizing = now;
         desk.moved++;

@@ -26,7 +26,7 @@
   const takePx = () => {
     const px = Number.parseInt(typed ?? '', 10);
     typed = null;
-    if (Number.isFinite(px)) set({ size: Math.min(4000, Math.max(40, px)) });
+    if (Number.isFinite(px)) set({ size: Math.min(desk.site.limits.mostPx, Math.max(desk.site.limits.leastPx, px)) });
   };
 </script>
 

@@ -1,3 +1,4 @@
+import type { Schemas } from '$lib/api/client';
 import type { FigureAttrs } from './schema';
 
 type Role = Exclude<FigureAttrs['size'], number>;
@@ -15,12 +16,14 @@ type Grab = {
   /** The site's sizes at this viewport, in px: a width that comes near one takes it. */
   sizes: { role: Role; px: number }[];
   column: number;
+  limits: Schemas['FigureLimits'];
   show: (now: Resizing) => void;
   done: (change: Partial<FigureAttrs> | null) => void;
 };
 
 const snapPx = 12;
-const leastPx = 40;
+/** Below this a hand cannot see what it does. */
+const leastHeightPx = 20;
 
 /**
  * Resizes a figure by one of its corners: its proportions stay unless Alt is held, its width snaps to the site's sizes. It is
@@ -44,11 +47,11 @@ export function resize(grab: Grab) {
     // With proportions kept, whichever way the pointer went farther leads.
     const byHeight = Math.abs(dy) * (start.width / start.height) > Math.abs(dx) && !moved.altKey;
     const wished = start.width + (byHeight ? dy * (start.width / start.height) : dx);
-    const px = Math.round(Math.min(grab.viewport, Math.max(leastPx, wished)));
+    const px = Math.round(Math.min(grab.viewport, Math.max(grab.limits.leastPx, wished)));
     const snapped = nearest(grab, px);
     const width = snapped ? Math.round(snapped.px) : px;
-    const height = Math.max(20, Math.round(start.height + dy));
-    now = { px: width, role: snapped?.role ?? null, shape: moved.altKey ? shapeOf(width, height) : null };
+    const height = Math.max(leastHeightPx, Math.round(start.height + dy));
+    now = { px: width, role: snapped?.role ?? null, shape: moved.altKey ? shapeOf(width, height, grab.limits) : null };
     element.style.width = `${width}px`;
     if (both === 2 || width > grab.column) element.style.marginInline = `calc((100% - ${width}px) / 2)`;
     image.style.aspectRatio = now.shape ? now.shape.replace(':', '/') : `${start.width}/${start.height}`;
@@ -85,8 +88,8 @@ function nearest({ sizes, size }: Grab, px: number) {
   return sizes.filter((one) => Math.abs(one.px - px) <= snapPx).sort((a, b) => rank(a) - rank(b))[0] ?? null;
 }
 
-/** Whole numbers within the shapes that Core reads, 1:20 to 20:1. */
-function shapeOf(width: number, height: number) {
-  const ratio = Math.min(20, Math.max(0.05, width / height));
+/** In whole numbers, within the shapes that a figure may have. */
+function shapeOf(width: number, height: number, { narrowestShape, widestShape }: Schemas['FigureLimits']) {
+  const ratio = Math.min(widestShape, Math.max(narrowestShape, width / height));
   return ratio >= 1 ? `${Math.round(ratio * 100)}:100` : `100:${Math.round(100 / ratio)}`;
 }

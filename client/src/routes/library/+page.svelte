@@ -68,7 +68,7 @@
         />
         <span class="dk-tabular text-quiet" aria-live="polite">{found.data ? count(total, 'picture') : ''}</span>
       </label>
-      <button class="dk-button" disabled={items.length === 0} onclick={() => (rounding = true)}>Words round</button>
+      <ThroughChoice bind:through />
       <button class="dk-button" onclick={() => folderPicker?.click()}>A folder</button>
       <button class="dk-button" onclick={() => picker?.click()}><Plus size={15} />Add pictures</button>
       <input
@@ -102,7 +102,9 @@
           {/each}
         </div>
       {/each}
-      <span class="ml-auto"><ThroughChoice bind:through /></span>
+      <button class="dk-button ml-auto min-h-6" disabled={items.length === 0} onclick={() => (rounding = true)}
+        >Words round</button
+      >
     </div>
     {#each notUnderstood as sentence (sentence)}
       <p class="border-b border-hair bg-wash px-5 py-1.5" role="status">{sentence}</p>

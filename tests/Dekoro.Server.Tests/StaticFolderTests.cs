@@ -1,0 +1,83 @@
+using System.Text;
+using Dekoro.Server.Work;
+
+namespace Dekoro.Server.Tests;
+
+public sealed class StaticFolderTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("dekoro-static").FullName;
+
+    [Fact]
+    public void Files_that_are_the_same_already_are_left_alone()
+    {
+        Assert.Equal(2, StaticFolder.Export(_folder, Site(("index.html", "one"), ("media/a.webp", "a"))));
+        var at = DateTime.UtcNow.AddDays(-1);
+        File.SetLastWriteTimeUtc(In("media/a.webp"), at);
+        Assert.Equal(1, StaticFolder.Export(_folder, Site(("index.html", "two"), ("media/a.webp", "a"))));
+        Assert.Equal(at, File.GetLastWriteTimeUtc(In("media/a.webp")));
+        Assert.Equal("two", File.ReadAllText(In("index.html")));
+    }
+
+    [Fact]
+    public void What_an_earlier_export_left_goes_and_what_belongs_to_others_stays()
+    {
+        StaticFolder.Export(_folder, Site(("index.html", "one"), ("visit/index.html", "visit"), ("media/a.webp", "a")));
+        Directory.CreateDirectory(In("theirs/media"));
+        File.WriteAllText(In("theirs/index.html"), "theirs");
+        File.WriteAllText(In("media/theirs.webp"), "theirs");
+        StaticFolder.Export(_folder, Site(("index.html", "one")));
+        Assert.False(File.Exists(In("visit/index.html")) || File.Exists(In("media/a.webp")));
+        Assert.True(File.Exists(In("theirs/index.html")) && File.Exists(In("media/theirs.webp")));
+    }
+
+    [Fact]
+    public void A_list_that_was_tampered_with_leads_nowhere_outside_the_folder()
+    {
+        var outside = Path.Combine(Path.GetDirectoryName(_folder)!, Path.GetFileName(_folder) + "-outside");
+        File.WriteAllText(outside, "kept");
+        StaticFolder.Export(_folder, Site(("index.html", "one")));
+        File.AppendAllLines(In(".dekoro-files"), ["../" + Path.GetFileName(outside), outside]);
+        StaticFolder.Export(_folder, Site(("index.html", "two")));
+        Assert.Equal("kept", File.ReadAllText(outside));
+        File.Delete(outside);
+    }
+
+    [Fact]
+    public void Equal_files_of_two_releases_are_one_on_the_disk()
+    {
+        var (first, second) = (Directory.CreateDirectory(In("first")).FullName, Directory.CreateDirectory(In("second")).FullName);
+        StaticFolder.WriteInto(first, Site(("index.html", "one"), ("media/a.webp", "a")));
+        Assert.Equal(1, StaticFolder.WriteInto(second, Site(("index.html", "two"), ("media/a.webp", "a")), sameFrom: first));
+        Assert.Equal("a", File.ReadAllText(Path.Combine(second, "media/a.webp")));
+        // The first release goes, as old ones do; the second still has its file.
+        Directory.Delete(first, recursive: true);
+        Assert.Equal("a", File.ReadAllText(Path.Combine(second, "media/a.webp")));
+    }
+
+    [Fact]
+    public void The_live_site_changes_in_one_step_and_survives_a_process_that_ended_in_between()
+    {
+        using var workspace = new Workspace(new Places(In("data"), null, null));
+        var live = new LiveSite(workspace);
+        Assert.False(live.IsThere);
+        var (release, written) = live.GoLive(Site(("index.html", "one"), ("media/a.webp", "a")));
+        Assert.Equal((2, "one"), (written, File.ReadAllText(live.PathOf("index.html")!)));
+        // Half of a next release was being built when the power went.
+        var half = Directory.CreateDirectory(Path.Combine(In("data"), "live", "0123.building"));
+        File.WriteAllText(Path.Combine(half.FullName, "index.html"), "half");
+        var again = new LiveSite(workspace);
+        Assert.Equal("one", File.ReadAllText(again.PathOf("index.html")!));
+        Assert.Equal(1, again.GoLive(Site(("index.html", "two"), ("media/a.webp", "a"))).Written);
+        Assert.Equal("two", File.ReadAllText(again.PathOf("index.html")!));
+        // Going back to what was public before writes nothing at all.
+        Assert.Equal((release, 0), again.GoLive(Site(("index.html", "one"), ("media/a.webp", "a"))));
+        Assert.Null(again.PathOf("../../dekoro.db"));
+    }
+
+    public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private string In(string name) => Path.Combine(_folder, name);
+
+    private static Dictionary<string, SiteFile> Site(params (string Name, string Content)[] files) =>
+        files.ToDictionary(f => f.Name, f => SiteFile.Of(Encoding.UTF8.GetBytes(f.Content)));
+}
