@@ -25,15 +25,18 @@ public static class LadderMaker
     {
         Vips.EnsureReady();
         if (steps.Count == 0) return;
+        var limit = most ?? Limits.MostTime;
+        using var clock = new CancellationTokenSource(limit);
+        using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop, clock.Token);
         try
         {
-            using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
-            timed.CancelAfter(most ?? Limits.MostTime);
             MakeAll(source, size, cut, animated, steps, credit, rights, timed.Token);
         }
-        catch (OperationCanceledException) when (!stop.IsCancellationRequested)
+        // A stop reaches the decoder as an error of its own, so what is asked is whether one was called for.
+        catch (Exception e) when (timed.IsCancellationRequested && e is (OperationCanceledException or VipsException or AggregateException))
         {
-            throw new RefusedFileException($"This picture takes longer than {(most ?? Limits.MostTime).TotalSeconds:0} s to make into its files: save a smaller copy and add that.");
+            stop.ThrowIfCancellationRequested();
+            throw new RefusedFileException($"This picture takes longer than {limit.TotalSeconds:0} s to make into its files: save a smaller copy and add that.");
         }
         catch (Exception e) when (e is VipsException or AggregateException { InnerException: VipsException })
         {
@@ -43,6 +46,7 @@ public static class LadderMaker
 
     private static void MakeAll(string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop)
     {
+        stop.ThrowIfCancellationRequested();
         using var widest = Decode(source, size, cut, steps.Max(s => s.WidthPx), animated, stop);
         var bySize = steps.GroupBy(s => s.WidthPx).OrderByDescending(g => g.Key)
             .Select(g => (Width: g.Key, Steps: g.ToList())).ToList();
