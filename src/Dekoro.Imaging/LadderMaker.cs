@@ -59,12 +59,12 @@ public static class LadderMaker
     }
 
     /// <summary>The cut of the source at a width, in memory, in sRGB, upright, without metadata.</summary>
-    internal static Image Decode(string source, PixelSize size, Cut cut, int widthPx, bool animated, CancellationToken stop)
+    internal static Image Decode(string source, PixelSize size, Cut cut, int widthPx, bool animated, CancellationToken stop, Enums.FailOn failOn = Enums.FailOn.Truncated)
     {
         var scale = (double)widthPx / cut.Width;
         var wholeWidth = Math.Max(1, (int)Math.Round(size.Width * scale));
         using var whole = Image.Thumbnail(animated ? source + "[n=-1]" : source, wholeWidth, height: 100_000, size: Enums.Size.Both,
-            outputProfile: "srgb", inputProfile: "srgb", intent: Enums.Intent.Relative, failOn: Enums.FailOn.Truncated);
+            outputProfile: "srgb", inputProfile: "srgb", intent: Enums.Intent.Relative, failOn: failOn);
         Vips.LimitTime(whole, stop);
         using var upright = cut.IsWholeOf(size) ? whole.Copy() : CutOut(whole, cut, scale, widthPx, animated);
         return Bare(upright).CopyMemory();

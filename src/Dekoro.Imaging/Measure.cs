@@ -7,7 +7,8 @@ namespace Dekoro.Imaging;
 
 /// <summary>What is measured once on the pixels of a picture that comes in.</summary>
 /// <param name="Sharpness">Variance of the Laplacian of luminance / variance of luminance, on a copy of 512 px.</param>
-public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGuess);
+/// <param name="IsDoubtful">The decoder got to the end, but complained on the way: parts of the picture may be wrong.</param>
+public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGuess, bool IsDoubtful);
 
 /// <summary>Decodes a picture once at a modest size and measures it; a truncated file shows here.</summary>
 public static class Measure
@@ -25,12 +26,26 @@ public static class Measure
             using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
             timed.CancelAfter(Limits.MostTime);
             var wide = Math.Min(size.Width, 1024);
-            using var image = LadderMaker.Decode(path, size, Cut.Whole(size), wide, animated: false, timed.Token);
-            return new(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image));
+            using var image = Decoded(path, size, wide, timed.Token, out var isDoubtful);
+            return new(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), isDoubtful);
         }
         catch (VipsException)
         {
             throw new RefusedFileException($"This {Probe.Named(probed.Format)} is cut short or damaged and does not decode to the end: copy it again from where it came from.");
+        }
+    }
+
+    private static Image Decoded(string path, PixelSize size, int widthPx, CancellationToken stop, out bool isDoubtful)
+    {
+        try
+        {
+            isDoubtful = false;
+            return LadderMaker.Decode(path, size, Cut.Whole(size), widthPx, animated: false, stop, Enums.FailOn.Warning);
+        }
+        catch (VipsException)
+        {
+            isDoubtful = true;
+            return LadderMaker.Decode(path, size, Cut.Whole(size), widthPx, animated: false, stop);
         }
     }
 

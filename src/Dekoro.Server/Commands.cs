@@ -66,7 +66,11 @@ internal static class Commands
 
     private static Places PlacesOf(DirectoryInfo data, bool demo) => new(data.FullName,
         Existing(Environment.GetEnvironmentVariable("DEKORO_CLIENT") ?? Path.Combine(AppContext.BaseDirectory, "client")),
-        demo ? Existing(Environment.GetEnvironmentVariable("DEKORO_DEMO")) : null);
+        demo ? Existing(Environment.GetEnvironmentVariable("DEKORO_DEMO")) : null)
+    {
+        MailFolder = Existing(Environment.GetEnvironmentVariable("DEKORO_MAIL") ?? Path.Combine(Environment.GetEnvironmentVariable("DEKORO_DEMO") ?? "", "mailbox")),
+        AllowedHosts = Environment.GetEnvironmentVariable("DEKORO_FETCH_FROM")?.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries) ?? [],
+    };
 
     private static string? Existing(string? folder) => folder is not null && Directory.Exists(folder) ? Path.GetFullPath(folder) : null;
 

@@ -38,7 +38,7 @@ public static class Host
             k.Limits.MaxRequestBodySize = null;
             k.AddServerHeader = false;
         });
-        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddSingleton<TakingIn>().AddSingleton<PlanBook>()
+        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<PlanBook>()
             .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
             .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
         builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
@@ -59,9 +59,12 @@ public static class Host
         api.MapFiles();
         api.MapSwaps();
         api.MapPages();
+        api.MapIntake();
+        api.MapArchives();
         api.MapSite();
         api.MapPublish();
         app.MapMedia();
+        app.MapStandIns();
         app.Map("/api/{**rest}", () => Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();
         if (places.ClientFolder is not null) ServeClient(app, places.ClientFolder);
         return app;

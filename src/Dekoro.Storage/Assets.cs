@@ -19,7 +19,7 @@ public sealed class Assets(Database database)
     private const string Columns = """
         SELECT asset.id, sha256, kept_sha256, asset.file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption, asset.description,
-               asset.credit, rights, asset.folder, taken_on, added_at, version
+               asset.credit, rights, asset.folder, source, taken_on, added_at, version
         """;
 
     public Asset? Find(string id) => database.Read(c => c.All($"{Columns} FROM asset WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
@@ -56,9 +56,9 @@ public sealed class Assets(Database database)
 
     public void Add(Asset asset) => database.Write(c => c.Run("""
         INSERT INTO asset (id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
-                           sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description, credit, rights, folder, taken_on, added_at)
+                           sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description, credit, rights, folder, source, taken_on, added_at)
         VALUES ($id, $sha, $kept, $file, $format, $bytes, $width, $height, $frames, $alpha, $colour, $beta, $gamma,
-                $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder, $taken, $added)
+                $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder, $source, $taken, $added)
         """,
         [
             ("$id", asset.Id), ("$sha", asset.Sha256), ("$kept", asset.KeptSha256), ("$file", asset.Facts.FileName),
@@ -72,7 +72,7 @@ public sealed class Assets(Database database)
     /// <returns>False where the picture has changed since <paramref name="version"/>, or is gone.</returns>
     public bool Change(string id, long version, Words words, KeepBox? keep, bool keepByHand) => database.Write(c => c.Run("""
         UPDATE asset
-        SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder,
+        SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
             keep_x = $x, keep_y = $y, keep_w = $w, keep_h = $h, keep_by = $by,
             version = version + 1
         WHERE id = $id AND version = $version
@@ -88,7 +88,7 @@ public sealed class Assets(Database database)
     private static (string, object?)[] WordParameters(Words words) =>
     [
         ("$title", words.Title), ("$alt", words.Alt), ("$caption", words.Caption), ("$description", words.Description),
-        ("$credit", words.Credit), ("$rights", words.Rights), ("$folder", words.Folder),
+        ("$credit", words.Credit), ("$rights", words.Rights), ("$folder", words.Folder), ("$source", words.Source),
     ];
 
     private static Asset Map(SqliteDataReader row) => new(
@@ -96,7 +96,7 @@ public sealed class Assets(Database database)
             new PixelSize(row.Int("width"), row.Int("height")), row.Int("has_alpha") == 1, row.Int("frames"), row.Long("bytes"),
             new BytesModel(row.Real("bytes_beta"), row.Real("bytes_gamma")), row.Real("sharpness"),
             row.IsNull("keep_x") ? null : new KeepBox(row.Real("keep_x"), row.Real("keep_y"), row.Real("keep_w"), row.Real("keep_h")),
-            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"))),
+            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"), row.Text("source"))),
         row.Text("sha256"), row.Text("kept_sha256"), row.Text("colour"), row.Text("keep_by") == "hand", row.TextOrNull("taken_on"),
         DateTimeOffset.Parse(row.Text("added_at"), System.Globalization.CultureInfo.InvariantCulture), row.Long("version"));
 }

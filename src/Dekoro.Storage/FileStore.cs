@@ -64,6 +64,9 @@ public sealed class FileStore
         return path;
     }
 
+    /// <summary>Removes a kept file that no record names any more.</summary>
+    public void Forget(string sha256) => File.Delete(PathOf(sha256));
+
     public void Drop(StoredFile received) => File.Delete(received.Path);
 
     /// <summary>Where the file with this hash is, or would be.</summary>

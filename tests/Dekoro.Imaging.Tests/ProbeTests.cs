@@ -92,4 +92,19 @@ public sealed class ProbeTests
         }, iter: 60, threads: 1);
         File.Delete(path);
     }
+
+    [Fact]
+    public void A_picture_over_which_the_decoder_complains_is_doubted_and_a_sound_one_is_not()
+    {
+        var path = Path.GetTempFileName();
+        foreach (var name in new[] { "line-reel.jpg", "delta-close-up.jpg", "two-lanterns.jpg" })
+        {
+            Assert.False(Demo.Measure(name).IsDoubtful);
+            // A piece is missing, and the end is there.
+            var whole = File.ReadAllBytes(Demo.Path(name));
+            File.WriteAllBytes(path, [.. whole[..(whole.Length / 2)], .. whole[(whole.Length * 3 / 4)..]]);
+            Assert.True(Measure.Read(path, Probe.Read(path, PictureFormat.Jpeg)).IsDoubtful, name);
+        }
+        File.Delete(path);
+    }
 }

@@ -13,7 +13,9 @@ public sealed class ArchitectureTests
     [InlineData("Imaging", "Core")]
     [InlineData("Storage", "Core")]
     [InlineData("Publishing", "Core")]
-    [InlineData("Server", "Imaging Publishing Storage")]
+    [InlineData("Intake", "Core")]
+    [InlineData("StandIns", "Core")]
+    [InlineData("Server", "Imaging Intake Publishing StandIns Storage")]
     public void Projects_depend_downward_only(string project, string on)
     {
         var file = XDocument.Load(Path.Combine(ServerFixture.Root, "src", $"Dekoro.{project}", $"Dekoro.{project}.csproj"));

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 import { join } from 'node:path';
 import { root, serve, type Server } from './server';
@@ -71,4 +72,10 @@ export async function dropFiles(page: Page, target: import('@playwright/test').L
     },
     { files, at },
   );
+}
+
+/** The tool's own part of a screen; framed pages are checked by themselves. */
+export async function passesAxe(page: Page, where: string) {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).exclude('iframe').analyze();
+  expect(violations.map((v) => `${where}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
 }

@@ -4,7 +4,7 @@ using System.Text;
 namespace Dekoro.Core.Documents;
 
 /// <summary>Spaces that a browser would not show are taken out, so that the desk and the page lay out the same text.</summary>
-internal static class Whitespace
+public static class Whitespace
 {
     /// <summary>
     /// Runs of spaces, tabs and line ends become one space, also across runs of text; none stays at the start or end or

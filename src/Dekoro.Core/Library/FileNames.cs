@@ -43,7 +43,7 @@ public static partial class FileNames
     private static partial Regex Ending();
 
     // Design rule for Camera file system (JEITA CP-3461): four letters or underscores and four digits, and what phones make of it.
-    [GeneratedRegex(@"^(?:[A-Z_]{3,4}[-_ ]?\d{3,}|(?:img|image|dsc|dscn|dscf|pict|pic|photo|scan|screenshot|vid|mov|pxl|mvimg|p|dji|gopr|capture|unnamed|untitled|download)[-_ ]?\(?[\d\-_ .]*\)?(?:[-_ ]?(?:hdr|burst|portrait|edit|copy|wa)\d*)?)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^(?:[A-Z_]{3,4}[-_ ]?\d{3,}|(?:img|image|dsc|dscn|dscf|pict|pic|photo|scan|screenshot|vid|mov|pxl|mvimg|p|dji|gopr|capture|unnamed|untitled|download|default|native|full|pasted)[-_ ]?\(?[\d\-_ .]*\)?(?:[-_ ]?(?:hdr|burst|portrait|edit|copy|wa)\d*)?)$", RegexOptions.IgnoreCase)]
     private static partial Regex Camera();
 
     [GeneratedRegex(@"^(?=.*\d)[0-9a-f\-]{12,}$", RegexOptions.IgnoreCase)]

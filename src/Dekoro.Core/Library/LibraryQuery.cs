@@ -26,7 +26,7 @@ public sealed record LibraryQuery(ImmutableArray<string> Words, ImmutableArray<L
     public static LibraryQuery Read(string? line)
     {
         var (words, filters, sentences) = (new List<string>(), new List<LibraryFilter>(), new List<string>());
-        foreach (var token in Tokens(line ?? ""))
+        foreach (var token in SearchLine.Tokens(line ?? ""))
         {
             var colon = token.IndexOf(':', StringComparison.Ordinal);
             var name = colon < 0 ? token : token[..(colon + 1)];
@@ -106,22 +106,4 @@ public sealed record LibraryQuery(ImmutableArray<string> Words, ImmutableArray<L
 
     private static int? Px(string value) =>
         int.TryParse(value.EndsWith("px", StringComparison.OrdinalIgnoreCase) ? value[..^2] : value, NumberStyles.None, CultureInfo.InvariantCulture, out var px) ? px : null;
-
-    /// <summary>Parts between spaces; quotation marks hold spaces together, and one that is never closed reaches to the end.</summary>
-    private static IEnumerable<string> Tokens(string line)
-    {
-        var (start, quoted) = (-1, false);
-        for (var i = 0; i <= line.Length; i++)
-        {
-            var ends = i == line.Length || (char.IsWhiteSpace(line[i]) && !quoted);
-            if (!ends)
-            {
-                if (line[i] == '"') quoted = !quoted;
-                if (start < 0) start = i;
-                continue;
-            }
-            if (start >= 0) yield return line[start..i];
-            start = -1;
-        }
-    }
 }

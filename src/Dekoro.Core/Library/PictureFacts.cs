@@ -7,8 +7,9 @@ namespace Dekoro.Core.Library;
 public enum PictureFormat { Jpeg, Png, WebP, Avif, Gif, Svg, Tiff }
 
 /// <summary>The words kept with a picture; none is ever null.</summary>
+/// <param name="Source">Where it came from: a mail, an address, an archive's entry.</param>
 public sealed record Words(
-    string Title = "", string Alt = "", string Caption = "", string Description = "", string Credit = "", string Rights = "", string Folder = "");
+    string Title = "", string Alt = "", string Caption = "", string Description = "", string Credit = "", string Rights = "", string Folder = "", string Source = "");
 
 /// <summary>What the computation knows of a picture: measured once, when it comes in.</summary>
 /// <param name="Size">As seen, orientation applied.</param>

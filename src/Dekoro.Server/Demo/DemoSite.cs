@@ -26,7 +26,7 @@ internal static class DemoSite
         await Parallel.ForEachAsync(Directory.GetFiles(Path.Combine(folder, "files")).Order(StringComparer.Ordinal), stop, async (path, token) =>
         {
             await using var content = File.OpenRead(path);
-            var taken = await takingIn.TakeAsync(Path.GetFileName(path), content, null, token);
+            var taken = await takingIn.TakeAsync(Path.GetFileName(path), content, new Words(), token);
             if (taken.Id is not null) ids[taken.Name] = taken.Id;
         });
         foreach (var (file, words) in site.Pictures.Where(p => ids.ContainsKey(p.Key))) Describe(workspace, ids[file], words);
@@ -45,8 +45,15 @@ internal static class DemoSite
         var asset = workspace.Assets.Find(id)!;
         var was = asset.Facts.Words;
         var keep = words.Keep is [var x, var y, var w, var h] ? new KeepBox(x, y, w, h) : asset.Facts.Keep;
-        workspace.Assets.Change(id, asset.Version, new Words(words.Title ?? was.Title, words.Alt ?? was.Alt, words.Caption ?? was.Caption,
-            words.Description ?? was.Description, words.Credit ?? was.Credit, was.Rights, words.Folder ?? was.Folder), keep, words.Keep is not null);
+        workspace.Assets.Change(id, asset.Version, was with
+        {
+            Title = words.Title ?? was.Title,
+            Alt = words.Alt ?? was.Alt,
+            Caption = words.Caption ?? was.Caption,
+            Description = words.Description ?? was.Description,
+            Credit = words.Credit ?? was.Credit,
+            Folder = words.Folder ?? was.Folder,
+        }, keep, words.Keep is not null);
     }
 
     private static void NamePictures(JsonNode node, IReadOnlyDictionary<string, string> ids)

@@ -43,7 +43,19 @@ public sealed record TakenList(IReadOnlyList<Taken> Files);
 /// <summary>What is to be different; null leaves a value as it is.</summary>
 public sealed record FileChange(
     string? Title = null, string? Alt = null, string? Caption = null, string? Description = null, string? Credit = null, string? Rights = null,
-    string? Folder = null, KeepArea? Keep = null);
+    string? Folder = null, KeepArea? Keep = null)
+{
+    public Words On(Words was) => was with
+    {
+        Title = Title ?? was.Title,
+        Alt = Alt ?? was.Alt,
+        Caption = Caption ?? was.Caption,
+        Description = Description ?? was.Description,
+        Credit = Credit ?? was.Credit,
+        Rights = Rights ?? was.Rights,
+        Folder = Folder ?? was.Folder,
+    };
+}
 
 internal static class FileEndpoints
 {
@@ -139,7 +151,7 @@ internal static class FileEndpoints
                 if (section.GetContentDispositionHeader() is not { } disposition || !disposition.IsFileDisposition()) continue;
                 var name = disposition.FileNameStar.HasValue ? disposition.FileNameStar.Value : disposition.FileName.Value;
                 // A part must be read to its end before the next one begins, so files of one request come in one after the other.
-                taken.Add(Task.FromResult(await takingIn.TakeAsync(HeaderUtilities.RemoveQuotes(name ?? "").Value ?? "", section.Body, folder, stop)));
+                taken.Add(Task.FromResult(await takingIn.TakeAsync(HeaderUtilities.RemoveQuotes(name ?? "").Value ?? "", section.Body, new Words(Folder: folder ?? ""), stop)));
             }
         }
         catch (Exception e) when (e is InvalidDataException or IOException && !stop.IsCancellationRequested)
@@ -157,11 +169,8 @@ internal static class FileEndpoints
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
         var version = Problems.VersionOf(request.Headers.IfMatch) ?? asset.Version;
         var was = asset.Facts.Words;
-        var words = new Words(change.Title ?? was.Title, change.Alt ?? was.Alt, change.Caption ?? was.Caption, change.Description ?? was.Description,
-            change.Credit ?? was.Credit, change.Rights ?? was.Rights, change.Folder ?? was.Folder);
-        if (new[] { words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder }.Any(w => w.Length > MostWord))
-            return Problems.Of(400, $"A text here holds at most {MostWord} characters: shorten it.");
-        if (words.Title.Trim().Length == 0) return Problems.Of(400, "A picture needs a title: type one, or take the suggested one.", "title");
+        var words = change.On(was);
+        if (WordsError(words) is { } error) return Problems.Of(400, error, words.Title.Trim().Length == 0 ? "title" : null);
         var (keep, byHand) = (asset.Facts.Keep, asset.KeepByHand);
         if (change.Keep is { } drawn)
         {
@@ -182,6 +191,12 @@ internal static class FileEndpoints
         response.Headers.ETag = Problems.ETagOf(now.Version);
         return TypedResults.Ok(ItemOf(now, book.PlacesByPicture()[id].Count()));
     }
+
+    /// <returns>Null where the words will do.</returns>
+    internal static string? WordsError(Words words) =>
+        new[] { words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source }.Any(w => w.Length > MostWord)
+            ? $"A text here holds at most {MostWord} characters: shorten it."
+            : words.Title.Trim().Length == 0 ? "A picture needs a title: type one, or take the suggested one." : null;
 
     public static FileItem ItemOf(Asset asset, int places)
     {

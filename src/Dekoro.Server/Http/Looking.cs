@@ -1,5 +1,6 @@
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Widths;
 using Dekoro.Publishing;
@@ -76,8 +77,9 @@ public sealed class Looking(PlanBook book, Renderer renderer)
         ];
     }
 
-    public Task<string> PageAsync(PageSource page, IFileAddresses addresses) =>
-        renderer.PageAsync(new PageModel(PagePlanner.Plan(page, book.Facts(page)), book.Frame(), addresses, "", IsProof: true), "");
+    /// <param name="pending">Pictures that are not in the library yet.</param>
+    public Task<string> PageAsync(PageSource page, IFileAddresses addresses, IEnumerable<PictureFacts>? pending = null) =>
+        renderer.PageAsync(new PageModel(PagePlanner.Plan(page, book.Facts(page, pending: pending)), book.Frame(), addresses, "", IsProof: true), "");
 
     public static ProofAddresses ForDesk => Addresses;
 

@@ -28,10 +28,11 @@ internal static class MediaEndpoints
     }
 
     /// <summary>A picture, or a cut of it written x-y-w-h, at one of the proof widths; nothing else is made on demand.</summary>
-    private static async Task<IResult> ProofFile(string asset, string cut, int width, Workspace workspace, RenditionMaker maker, HttpResponse response)
+    private static async Task<IResult> ProofFile(
+        string asset, string cut, int width, Workspace workspace, Proposals proposals, RenditionMaker maker, HttpResponse response)
     {
         if (!RenditionMaker.ProofWidths.Contains(width)) return Problems.Of(404, $"Proofs are {string.Join(", ", RenditionMaker.ProofWidths)} px wide.");
-        if (workspace.Assets.Find(asset) is not { } found) return Problems.NoPicture();
+        if ((workspace.Assets.Find(asset) ?? proposals.FindPicture(asset)) is not { } found) return Problems.NoPicture();
         if (CutOf(cut, found.Facts.Size) is not { } window) return Problems.Of(404, "This cut does not lie in the picture.");
         try
         {
@@ -46,9 +47,9 @@ internal static class MediaEndpoints
     }
 
     /// <summary>A drawing is sent as it is kept, unable to act; a photograph is offered for keeping, never shown.</summary>
-    private static IResult Original(string asset, Workspace workspace, HttpResponse response)
+    private static IResult Original(string asset, Workspace workspace, Proposals proposals, HttpResponse response)
     {
-        if (workspace.Assets.Find(asset) is not { } found) return Problems.NoPicture();
+        if ((workspace.Assets.Find(asset) ?? proposals.FindPicture(asset)) is not { } found) return Problems.NoPicture();
         response.Headers.ContentSecurityPolicy = PicturePolicy;
         response.Headers.CacheControl = Forever;
         return found.Facts.IsVector
@@ -78,8 +79,7 @@ internal static class MediaEndpoints
     private static async Task<IResult> ProofPage(string id, string? desk, Workspace workspace, PlanBook book, Looking looking, RenditionMaker maker, HttpResponse response)
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
-        response.Headers.ContentSecurityPolicy = PagePolicy;
-        response.Headers.CacheControl = "no-store";
+        AsProof(response);
         var source = book.SourceOf(page);
         if (desk is not null) return Results.Text(await looking.PageAsync(source, Looking.ForDesk), "text/html");
         var plan = PagePlanner.Plan(source, book.Facts(source));
@@ -87,6 +87,13 @@ internal static class MediaEndpoints
         workspace.Renditions.Register(plan.Figures.Values.SelectMany(f => f.Files).Where(f => !f.IsUnchanged).Distinct()
             .Select(f => (maker.NameOf(assets[f.AssetId], f), f.AssetId, Json.Write(f))));
         return Results.Text(await looking.PageAsync(source, new PlannedAddresses("/media/", assets, maker)), "text/html");
+    }
+
+    /// <summary>A page that is drawn for its makers: it may show our own files, do nothing, and is never kept.</summary>
+    internal static void AsProof(HttpResponse response)
+    {
+        response.Headers.ContentSecurityPolicy = PagePolicy;
+        response.Headers.CacheControl = "no-store";
     }
 
     private static IResult Live(string? path, LiveSite live, HttpRequest request, HttpResponse response)

@@ -1,4 +1,3 @@
-using System.Security.Cryptography;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Dekoro.Core.Documents;
@@ -54,17 +53,12 @@ internal static class PageEndpoints
             PagePlanner.Plan(book.SourceOf(p), p.IsOn ? facts : book.Facts(book.SourceOf(p))).Notices.Length))];
     }
 
-    private static Results<Created<Draft>, ProblemHttpResult> Add(NewPage page, Workspace workspace, PlanBook book, Events events, TimeProvider clock)
+    private static Results<Created<Draft>, ProblemHttpResult> Add(NewPage page, PageMaking making, PlanBook book)
     {
         if (page.Kind is not ("page" or "post")) return Problems.Of(400, "Say whether it is a page or a post.", "kind");
-        if (TitleError(page.Title) is { } error) return Problems.Of(400, error, "title");
-        var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
-        var slug = Slug.Of(page.Title) is { Length: > 0 } s ? s : page.Kind;
-        // The first page of a site is what visitors meet who type its address.
-        var path = page.Kind == "post" ? "news/" + slug : workspace.Pages.PathIsFree("", "") ? "" : slug;
-        workspace.Pages.Add(id, page.Kind, page.Title.Trim(), path, "", DocumentWriter.Write(Document.Empty).ToJsonString(), clock.GetUtcNow());
-        events.Send("pages", new { id });
-        return TypedResults.Created($"/api/pages/{id}/draft", DraftOf(workspace.Pages.Find(id)!, book));
+        if (PageMaking.TitleError(page.Title) is { } error) return Problems.Of(400, error, "title");
+        var made = making.Add(page.Kind, page.Title, Document.Empty);
+        return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftOf(made, book));
     }
 
     private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, Workspace workspace, Events events, BackgroundWork background)
@@ -98,7 +92,7 @@ internal static class PageEndpoints
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
         if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
             return Problems.Of(428, "Say with If-Match which version of the draft this started from.");
-        if (TitleError(change.Title) is { } error) return Problems.Of(400, error, "title");
+        if (PageMaking.TitleError(change.Title) is { } error) return Problems.Of(400, error, "title");
         var path = change.Path ?? page.Path;
         if (path != page.Path && PathError(path, page, workspace) is { } pathError) return Problems.Of(400, pathError, "path");
         var reading = DocumentReader.Read(change.Document);
@@ -134,13 +128,6 @@ internal static class PageEndpoints
 
     private static Draft DraftOf(PageRow page, PlanBook book) => new(page.Id, page.Kind, page.Title, page.Path, page.Summary, book.StateOf(page), page.Version,
         page.ChangedAt, DocumentWriter.Write(book.DocumentOf(page)));
-
-    private static string? TitleError(string? title) => title?.Trim().Length switch
-    {
-        null or 0 => "A page needs a title: type one.",
-        > 200 => "A title holds at most 200 characters: shorten it.",
-        _ => null,
-    };
 
     private static string? PathError(string path, PageRow page, Workspace workspace) =>
         page.Path.Length == 0 ? "The front page's address is the site's own and stays as it is."

@@ -1,3 +1,5 @@
+using Dekoro.Core.Library;
+
 namespace Dekoro.Server.Work;
 
 /// <summary>Takes a folder in from the command line, with a line for each file.</summary>
@@ -16,7 +18,7 @@ internal static class Importing
         {
             await using var content = file.OpenRead();
             var under = Path.GetRelativePath(folder.FullName, file.DirectoryName!);
-            var taken = await takingIn.TakeAsync(file.Name, content, under == "." ? "" : under, stop);
+            var taken = await takingIn.TakeAsync(file.Name, content, new Words(Folder: under == "." ? "" : under), stop);
             if (taken.Id is null) refused++;
             Console.WriteLine(taken switch
             {

@@ -25,13 +25,14 @@ public sealed class PlanBook(Workspace workspace)
     });
 
     /// <summary>The facts to plan any page of the site with, one of them perhaps not as it is stored.</summary>
-    public PlanFacts Facts(PageSource? instead = null, IReadOnlyDictionary<string, string>? paths = null)
+    /// <param name="pending">Pictures that are not in the library yet.</param>
+    public PlanFacts Facts(PageSource? instead = null, IReadOnlyDictionary<string, string>? paths = null, IEnumerable<PictureFacts>? pending = null)
     {
         var style = workspace.Style.Current;
         var sources = PublicPages().Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
         if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
         var pictures = workspace.Assets.FindMany([.. sources.SelectMany(s => s.Document.Figures).Select(f => f.AssetId).Distinct()])
-            .ToDictionary(a => a.Id, a => a.Facts);
+            .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
         var layout = new PageLayout(style);
         return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()),
             [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))]);

@@ -19,23 +19,31 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
     /// <summary>Decoding is what costs memory; receiving may go on beside it.</summary>
     private readonly SemaphoreSlim _decoding = new(Environment.ProcessorCount);
 
+    private const int MostTitleFromAlt = 80;
     private const string CleanedEnding = ".clean";
 
     /// <summary>Never throws for a bad file: each file has its own outcome, and the others go on.</summary>
-    public async Task<Taken> TakeAsync(string givenName, Stream content, string? folder, CancellationToken stop)
+    /// <param name="words">What is known of it; what is empty is taken from the file.</param>
+    public async Task<Taken> TakeAsync(string givenName, Stream content, Words words, CancellationToken stop)
+    {
+        var (asset, taken) = await ReadAsync(givenName, content, words, stop);
+        return asset is null ? taken : Record(asset, taken);
+    }
+
+    /// <summary>All but the record: received, cleaned, probed, measured, its file kept. <see cref="Record"/> it, or let it lie.</summary>
+    /// <returns>No asset where it was refused or was there before.</returns>
+    public async Task<(Asset? Asset, Taken Taken)> ReadAsync(string givenName, Stream content, Words words, CancellationToken stop)
     {
         var name = NameOf(givenName);
         StoredFile? received = null;
         try
         {
             received = await workspace.Files.ReceiveAsync(content, Limits.MostFileBytes, stop);
-            if (workspace.Assets.FindByHash(received.Sha256) is { } same) return new(name, same.Id, WasThere: true);
+            if (workspace.Assets.FindByHash(received.Sha256) is { } same) return (null, new(name, same.Id, WasThere: true));
             await _decoding.WaitAsync(stop);
             try
             {
-                var taken = await Task.Run(() => Record(name, received, folder ?? "", stop), stop);
-                events.Send("library", new { id = taken.Id });
-                return taken;
+                return await Task.Run(() => Inspected(name, received, words, stop), stop);
             }
             finally
             {
@@ -44,11 +52,11 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         }
         catch (RefusedFileException e)
         {
-            return new(name, null, Error: e.Message);
+            return (null, new(name, null, Error: e.Message));
         }
         catch (IOException e) when (IsFull(e))
         {
-            return new(name, null, Error: "The disk is full, so this file was not kept; everything added before is safe. Free some space, then try it again.");
+            return (null, new(name, null, Error: "The disk is full, so this file was not kept; everything added before is safe. Free some space, then try it again."));
         }
         finally
         {
@@ -57,31 +65,52 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         }
     }
 
-    private Taken Record(string name, StoredFile received, string folder, CancellationToken stop)
+    /// <summary>Puts a picture that was read into the library.</summary>
+    public Taken Record(Asset asset, Taken read)
+    {
+        try
+        {
+            workspace.Assets.Add(asset);
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode == 19 && workspace.Assets.FindByHash(asset.Sha256) is { } other)
+        {
+            // The same file came twice at the same moment.
+            return new(read.Name, other.Id, WasThere: true);
+        }
+        events.Send("library", new { id = asset.Id });
+        return read;
+    }
+
+    private (Asset? Asset, Taken Taken) Inspected(string name, StoredFile received, Words given, CancellationToken stop)
     {
         PictureFormat format;
         using (var file = File.OpenRead(received.Path)) format = Probe.FormatOf(file);
         var (kept, note) = format == PictureFormat.Svg ? Cleaned(received) : (received, null);
         // What is kept of an SVG is the cleaned file; both hashes recognise it.
-        if (kept != received && workspace.Assets.FindByHash(kept.Sha256) is { } same) return new(name, same.Id, WasThere: true);
+        if (kept != received && workspace.Assets.FindByHash(kept.Sha256) is { } same) return (null, new(name, same.Id, WasThere: true));
         var probed = Probe.Read(kept.Path, format);
         var measured = Measure.Read(kept.Path, probed, stop);
         var id = RandomNumberGenerator.GetHexString(12, lowercase: true);
-        var words = new Words(
-            Title: FileNames.SuggestTitle(name, probed.Embedded.Title.Length > 0 ? probed.Embedded.Title : probed.Embedded.Description) is { Length: > 0 } title ? title : Path.GetFileNameWithoutExtension(name),
-            Alt: probed.Embedded.Alt, Description: probed.Embedded.Description, Credit: probed.Embedded.Credit, Rights: probed.Embedded.Rights, Folder: folder);
-        var facts = new PictureFacts(id, name, format, probed.Size, probed.HasAlpha, probed.Frames, kept.Bytes, measured.Bytes, measured.Sharpness, measured.KeepGuess, words);
+        var facts = new PictureFacts(id, name, format, probed.Size, probed.HasAlpha, probed.Frames, kept.Bytes, measured.Bytes, measured.Sharpness, measured.KeepGuess,
+            WordsOf(name, given, probed.Embedded));
+        if (measured.IsDoubtful) note = "Parts of this file may be damaged: look at it before you place it, and copy it again if they are.";
         workspace.Files.Keep(kept);
-        try
+        return (new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1), new(name, id, Note: note));
+    }
+
+    /// <summary>What is given stands; the rest is taken from inside the file, and the title at last from its name.</summary>
+    private static Words WordsOf(string name, Words given, EmbeddedWords embedded)
+    {
+        static string Or(string first, string second) => first.Length > 0 ? first : second;
+        var suggested = FileNames.SuggestTitle(name, Or(embedded.Title, embedded.Description));
+        return given with
         {
-            workspace.Assets.Add(new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1));
-        }
-        catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode == 19 && workspace.Assets.FindByHash(received.Sha256) is { } other)
-        {
-            // The same file came twice at the same moment.
-            return new(name, other.Id, WasThere: true);
-        }
-        return new(name, id, Note: note);
+            Title = Or(given.Title, Or(suggested, given.Alt.Length is > 0 and <= MostTitleFromAlt ? given.Alt : Path.GetFileNameWithoutExtension(name))),
+            Alt = Or(given.Alt, embedded.Alt),
+            Description = Or(given.Description, embedded.Description),
+            Credit = Or(given.Credit, embedded.Credit),
+            Rights = Or(given.Rights, embedded.Rights),
+        };
     }
 
     private (StoredFile Kept, string? Note) Cleaned(StoredFile received)

@@ -8,7 +8,14 @@ namespace Dekoro.Server.Work;
 /// <param name="DataFolder">Database, originals, renditions and the live site.</param>
 /// <param name="ClientFolder">The built tool; null where only the interface for programs is served.</param>
 /// <param name="DemoFolder">The demo site's files and pages, taken in when the library is empty; null for none.</param>
-public sealed record Places(string DataFolder, string? ClientFolder, string? DemoFolder);
+public sealed record Places(string DataFolder, string? ClientFolder, string? DemoFolder)
+{
+    /// <summary>A folder of mails (.eml) to choose from; null for none.</summary>
+    public string? MailFolder { get; init; }
+
+    /// <summary>Hosts, perhaps with a port, that may be fetched from although they lie on this machine's own network.</summary>
+    public IReadOnlyList<string> AllowedHosts { get; init; } = [];
+}
 
 /// <summary>One data folder, opened: the database, the originals and what stands beside them.</summary>
 public sealed class Workspace : IDisposable

@@ -523,6 +523,381 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The mails waiting in the mailbox, newest first. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MailLine"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailbox/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a mail of the mailbox into a proposal. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a mail (.eml) or a saved web page into a proposal. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": components["schemas"]["IFormFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/pasted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads pasted HTML into a proposal. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PastedHtml"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fetches a page or picture and reads it into a proposal. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["GivenAddress"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A proposal: words, pictures at their places, and what was left out. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Lets a proposal go; nothing of it is kept. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/{id}/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the chosen pictures into the library, and puts the words with them into a page. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["KeepProposal"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptProposal"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Searches an archive (IIIF collection or manifest) by words and any of its fields. */
+        get: {
+            parameters: {
+                query: {
+                    address: string;
+                    query?: string;
+                    skip?: number;
+                    take?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArchiveLook"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive/bring": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fetches the chosen pictures of an archive into a proposal. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BringFromArchive"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/site": {
         parameters: {
             query?: never;
@@ -748,6 +1123,44 @@ export interface components {
             /** Format: double */
             b: number;
         };
+        ArchiveChoice: {
+            label: string;
+            value: string;
+            /** Format: int32 */
+            count: number;
+            isOn: boolean;
+            line: string;
+        };
+        ArchiveField: {
+            label: string;
+            value: string;
+        };
+        ArchiveLine: {
+            /** Format: int32 */
+            index: number;
+            label: string;
+            summary: string;
+            fields: components["schemas"]["ArchiveField"][];
+            credit: string;
+            rights: string;
+            source: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+        };
+        ArchiveLook: {
+            address: string;
+            label: string;
+            summary: string;
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            all: number;
+            items: components["schemas"]["ArchiveLine"][];
+            choices: components["schemas"]["ArchiveChoice"][];
+            leftOut: components["schemas"]["LeftOut"][];
+        };
         AspectRatio: {
             /** Format: double */
             width: number;
@@ -759,6 +1172,14 @@ export interface components {
         BlockLook: {
             id: string;
             html: string;
+        };
+        BringFromArchive: {
+            address: string;
+            items: number[];
+        };
+        ChosenPicture: {
+            id: string;
+            words: components["schemas"]["FileChange"];
         };
         Cut: {
             /** Format: int32 */
@@ -913,6 +1334,9 @@ export interface components {
         FitReason: "none" | "fileTooSmall" | "cutTooTight" | "blurred";
         /** @enum {unknown} */
         FitWord: "sharp" | "soft" | "coarse";
+        GivenAddress: {
+            address: string;
+        };
         Health: {
             status: string;
             version: string;
@@ -941,6 +1365,17 @@ export interface components {
             height: number;
             byHand: boolean;
         };
+        KeepProposal: {
+            pictures: components["schemas"]["ChosenPicture"][];
+            page?: null | string;
+            newKind?: null | string;
+            newTitle?: null | string;
+            after?: null | string;
+        };
+        KeptProposal: {
+            files: components["schemas"]["Taken"][];
+            page: null | string;
+        };
         LadderLook: {
             title: string;
             cut: components["schemas"]["Cut"];
@@ -951,6 +1386,10 @@ export interface components {
             worstRatio: number;
             /** Format: double */
             ratioOfOther: null | number;
+        };
+        LeftOut: {
+            name: string;
+            sentence: string;
         };
         LinkLook: {
             written: null | string;
@@ -964,6 +1403,15 @@ export interface components {
             };
             notices: components["schemas"]["Notice"][];
             weights: components["schemas"]["PerClassOfWeight"];
+        };
+        MailLine: {
+            id: string;
+            subject: string;
+            from: string;
+            /** Format: date-time */
+            date: null | string;
+            /** Format: int32 */
+            pictures: number;
         };
         /** @enum {unknown} */
         Mark: "noAlt" | "fileNameAsTitle" | "soft";
@@ -1006,6 +1454,10 @@ export interface components {
         PageSwitch: {
             isOn: boolean;
         };
+        PastedHtml: {
+            html: string;
+            address?: null | string;
+        };
         PerClassOfFitLook: {
             phone: components["schemas"]["FitLook"];
             tablet: components["schemas"]["FitLook"];
@@ -1031,6 +1483,29 @@ export interface components {
         };
         /** @enum {unknown} */
         PictureFormat: "jpeg" | "png" | "webP" | "avif" | "gif" | "svg" | "tiff";
+        /** @enum {unknown} */
+        ProposalKind: "mail" | "webPage" | "archive" | "bundle";
+        ProposalLook: {
+            id: string;
+            kind: components["schemas"]["ProposalKind"];
+            title: string;
+            from: string;
+            /** Format: date-time */
+            date: null | string;
+            pieces: components["schemas"]["ProposedPiece"][];
+            pictures: components["schemas"]["ProposedPicture"][];
+            leftOut: components["schemas"]["LeftOut"][];
+        };
+        ProposedPicture: {
+            file: components["schemas"]["FileItem"];
+            inLibrary: boolean;
+            note: null | string;
+        };
+        ProposedPiece: {
+            kind: string;
+            text: string;
+            picture: null | string;
+        };
         PublishPreview: {
             pages: components["schemas"]["PageChange"][];
             /** Format: int32 */
@@ -1155,6 +1630,8 @@ export interface components {
             rights: string;
             /** @default  */
             folder: string;
+            /** @default  */
+            source: string;
         };
     };
     responses: never;

@@ -80,6 +80,7 @@
         </p>
         {#if file.marks.length > 0}<p class="text-soft">{file.marks.map((mark) => markWords[mark]).join(' · ')}</p>{/if}
         <p class="truncate text-quiet" title={file.fileName}>{file.fileName}</p>
+        {#if file.words.source}<p class="truncate text-quiet" title={file.words.source}>{file.words.source}</p>{/if}
       </div>
       <button class="dk-button bare" onclick={onclose} aria-label="Close the picture's sheet"><X size={16} /></button>
     </div>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
   import Plus from '@lucide/svelte/icons/plus';
-  import Search from '@lucide/svelte/icons/search';
   import { sentenceOf } from '$lib/api/client';
   import { pictures, type Through } from '$lib/api/queries';
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
@@ -10,6 +9,8 @@
   import WordsRound from '$lib/library/WordsRound.svelte';
   import UploadList from '$lib/library/UploadList.svelte';
   import { filesOf, uploads } from '$lib/library/uploads.svelte';
+  import { intake, isReadable } from '$lib/intake/intake.svelte';
+  import SearchField from '$lib/ui/SearchField.svelte';
   import { count } from '$lib/ui/words';
 
   let query = $state('');
@@ -28,10 +29,13 @@
   const notUnderstood = $derived(found.data?.pages[0]?.notUnderstood ?? []);
   const groups = $derived([...new Set(switches.map((one) => one.group))]);
 
-  async function take(data: DataTransfer | null) {
-    const files = await filesOf(data);
-    if (files.length > 0) void uploads.add(files);
+  /** Mails and saved pages are looked at first; pictures go straight in. */
+  function takeFiles(files: File[]) {
+    const pictures = files.filter((file) => !isReadable(file));
+    if (pictures.length > 0) void uploads.add(pictures);
+    if (pictures.length < files.length) void intake.files(files.filter(isReadable));
   }
+  const take = async (data: DataTransfer | null) => takeFiles(await filesOf(data));
   const holdsFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
 </script>
 
@@ -57,18 +61,14 @@
   <div class="flex min-w-0 flex-1 flex-col">
     <h1 class="sr-only">Library</h1>
     <div class="flex items-center gap-3 border-b border-hair bg-base-200 px-5 py-2.5">
-      <label class="dk-framed flex h-8 flex-1 items-center gap-2 rounded-[4px] border border-edge bg-base-100 px-2.5">
-        <Search size={16} />
-        <input
-          class="min-w-0 flex-1"
-          type="search"
-          bind:value={query}
-          placeholder="dunes shape:wide unused no-alt since:2026-05 …"
-          aria-label="Search the library"
-        />
-        <span class="dk-tabular text-quiet" aria-live="polite">{found.data ? count(total, 'picture') : ''}</span>
-      </label>
+      <SearchField
+        bind:query
+        label="Search the library"
+        placeholder="dunes shape:wide unused no-alt since:2026-05 …"
+        found={found.data ? count(total, 'picture') : ''}
+      />
       <ThroughChoice bind:through />
+      <a class="dk-button" href="/library/in">From elsewhere</a>
       <button class="dk-button" onclick={() => folderPicker?.click()}>A folder</button>
       <button class="dk-button" onclick={() => picker?.click()}><Plus size={15} />Add pictures</button>
       <input
@@ -77,7 +77,7 @@
         multiple
         hidden
         aria-label="Add pictures"
-        onchange={(e) => (void uploads.add(e.currentTarget.files ?? []), (e.currentTarget.value = ''))}
+        onchange={(e) => (takeFiles([...(e.currentTarget.files ?? [])]), (e.currentTarget.value = ''))}
       />
       <input
         bind:this={folderPicker}
@@ -85,7 +85,7 @@
         webkitdirectory
         hidden
         aria-label="Add a folder"
-        onchange={(e) => (void uploads.add(e.currentTarget.files ?? []), (e.currentTarget.value = ''))}
+        onchange={(e) => (takeFiles([...(e.currentTarget.files ?? [])]), (e.currentTarget.value = ''))}
       />
     </div>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-hair bg-base-200 px-5 py-1.5">
@@ -109,6 +109,7 @@
     {#each notUnderstood as sentence (sentence)}
       <p class="border-b border-hair bg-wash px-5 py-1.5" role="status">{sentence}</p>
     {/each}
+    {#if intake.problem}<p class="dk-problem border-b border-hair px-5 py-1.5" role="alert">{intake.problem}</p>{/if}
     {#if found.error}<p class="dk-problem p-5" role="alert">{sentenceOf(found.error)}</p>{/if}
     <div class="min-h-0 flex-1">
       {#if found.data && total === 0}

@@ -1,0 +1,208 @@
+<!-- An outside archive: searched by its own fields, looked at in small, several taken at once. -->
+<script lang="ts">
+  import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { SvelteSet } from 'svelte/reactivity';
+  import { page } from '$app/state';
+  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { intake } from '$lib/intake/intake.svelte';
+  import SearchField from '$lib/ui/SearchField.svelte';
+  import { count } from '$lib/ui/words';
+
+  const address = $derived(page.url.searchParams.get('address') ?? '');
+  let query = $state('');
+  let asList = $state(false);
+  const chosen = new SvelteSet<number>();
+  let last = $state<number | null>(null);
+
+  const found = createInfiniteQuery(() => ({
+    queryKey: ['archive', address, query.trim()],
+    queryFn: ({ pageParam }: { pageParam: number }) =>
+      answer(api.GET('/api/archive', { params: { query: { address, query, skip: pageParam, take: 60 } } })),
+    initialPageParam: 0,
+    getNextPageParam: (lastPage: { total: number }, all: { items: unknown[] }[]) => {
+      const got = all.reduce((sum, one) => sum + one.items.length, 0);
+      return got < lastPage.total ? got : undefined;
+    },
+    placeholderData: keepPreviousData,
+    enabled: address !== '',
+    retry: false,
+    staleTime: Infinity,
+  }));
+  const archive = $derived(found.data?.pages[0]);
+  const items = $derived(found.data?.pages.flatMap((one) => one.items) ?? []);
+  const fields = $derived([...new Set((archive?.choices ?? []).map((choice) => choice.label))]);
+  const pictureOf = (index: number) => `/api/archive/picture?${new URLSearchParams({ address, item: String(index) })}`;
+
+  function choose(index: number, event: MouseEvent) {
+    const at = items.findIndex((item) => item.index === index);
+    const from = items.findIndex((item) => item.index === last);
+    if (event.shiftKey && from >= 0)
+      items.slice(Math.min(at, from), Math.max(at, from) + 1).forEach((item) => chosen.add(item.index));
+    else if (!chosen.delete(index)) chosen.add(index);
+    last = index;
+  }
+</script>
+
+<svelte:head><title>{archive?.label ?? 'Archive'} · Dekoro</title></svelte:head>
+
+<div class="flex min-h-0 flex-1">
+  <aside aria-label="Narrow by field" class="w-56 flex-none overflow-y-auto border-r border-hair px-4 py-3">
+    <p><a class="dk-link" href="/library/in">From elsewhere</a></p>
+    <h1 class="mt-2 text-read">{archive?.label ?? 'Archive'}</h1>
+    {#if archive}
+      <p class="text-quiet">{archive.summary}</p>
+      {#each fields as field (field)}
+        <div role="group" aria-label={field} class="mt-4">
+          <h2 class="text-quiet">{field}</h2>
+          {#each archive.choices.filter((choice) => choice.label === field) as choice (choice.value)}
+            <button
+              class="dk-choice dk-tabular"
+              aria-pressed={choice.isOn}
+              disabled={choice.count === 0 && !choice.isOn}
+              onclick={() => (query = choice.line)}
+            >
+              <span class="min-w-0 flex-1 truncate">{choice.value}</span>{choice.count}
+            </button>
+          {/each}
+        </div>
+      {/each}
+    {/if}
+  </aside>
+  <div class="flex min-w-0 flex-1 flex-col">
+    <div class="flex items-center gap-3 border-b border-hair bg-base-200 px-5 py-2.5">
+      <SearchField
+        bind:query
+        label="Search the archive"
+        placeholder="lantern maker:renn year:1964 …"
+        found={archive ? `${archive.total} of ${archive.all}` : ''}
+      />
+      <span class="flex gap-1" role="group" aria-label="Shown as">
+        <button class="dk-button" aria-pressed={!asList} onclick={() => (asList = false)}>pictures</button>
+        <button class="dk-button" aria-pressed={asList} onclick={() => (asList = true)}>a list</button>
+      </span>
+    </div>
+    <div
+      class="min-h-0 flex-1 overflow-y-auto bg-base-200"
+      onscroll={({ currentTarget: box }) =>
+        box.scrollTop + box.clientHeight > box.scrollHeight - 600 &&
+        found.hasNextPage &&
+        !found.isFetching &&
+        void found.fetchNextPage()}
+    >
+      {#if found.error}
+        <p class="dk-problem p-8 text-read" role="alert">{sentenceOf(found.error)}</p>
+      {:else if !archive}
+        <p class="p-8 text-read text-quiet" role="status">
+          {address === '' ? 'Give the archive’s address first.' : 'Reading the archive’s catalogue …'}
+        </p>
+      {:else if archive.total === 0}
+        <p class="p-8 text-read">Nothing answers to “{query.trim()}”. Fewer or shorter words find more.</p>
+      {:else if asList}
+        <table class="w-full border-collapse">
+          <thead class="sticky top-0 bg-base-200 text-left text-quiet">
+            <tr>
+              <th class="py-1.5 pl-5 font-normal">Take</th>
+              <th class="font-normal">Label</th>
+              {#each items[0]?.fields ?? [] as field (field.label)}<th class="font-normal">{field.label}</th>{/each}
+              <th class="font-normal">px</th>
+            </tr>
+          </thead>
+          <tbody>
+            {#each items as item (item.index)}
+              <tr class="border-t border-hair" class:bg-wash={chosen.has(item.index)}>
+                <td class="py-1.5 pl-5">
+                  <input
+                    type="checkbox"
+                    class="size-6 accent-neutral"
+                    checked={chosen.has(item.index)}
+                    aria-label="Take {item.label}"
+                    onclick={(event) => choose(item.index, event)}
+                  />
+                </td>
+                <td class="pr-3">{item.label}</td>
+                {#each items[0]?.fields ?? [] as { label } (label)}
+                  <td class="dk-tabular pr-3 text-quiet"
+                    >{item.fields.find((field) => field.label === label)?.value ?? ''}</td
+                  >
+                {/each}
+                <td class="dk-tabular pr-5 text-quiet">{item.width > 0 ? `${item.width} × ${item.height}` : ''}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      {:else}
+        <ul class="flex flex-wrap gap-6 p-5" aria-label="The archive’s pictures">
+          {#each items as item (item.index)}
+            <li class="flex-none" style:width="{Math.round(130 * (item.width > 0 ? item.width / item.height : 1))}px">
+              <button
+                class="block w-full cursor-pointer text-left"
+                aria-pressed={chosen.has(item.index)}
+                onclick={(event) => choose(item.index, event)}
+              >
+                <span class="block" class:dk-crop={chosen.has(item.index)}>
+                  <img
+                    src={pictureOf(item.index)}
+                    alt=""
+                    loading="lazy"
+                    class="block h-[130px] w-full bg-base-300 object-cover"
+                  />
+                </span>
+                <span class="mt-2 line-clamp-2 block" title={item.summary}>{item.label}</span>
+                <span class="dk-tabular block truncate text-quiet">
+                  {item.fields
+                    .slice(0, 2)
+                    .map((field) => field.value)
+                    .join(', ')}
+                </span>
+              </button>
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      {#each archive?.leftOut ?? [] as one (one.name + one.sentence)}
+        <p class="border-t border-hair px-5 py-1.5"><span class="text-soft">{one.name}.</span> {one.sentence}</p>
+      {/each}
+    </div>
+    <div class="flex flex-none items-center gap-3 border-t border-base-content bg-base-100 px-5 py-2">
+      <p class="flex-1" role="status">
+        {#if intake.problem}<span class="dk-problem">{intake.problem}</span>
+        {:else if intake.reading}Fetching {count(chosen.size, 'picture')} …
+        {:else if chosen.size > 0}<strong>{count(chosen.size, 'picture')} chosen.</strong>
+          <span class="text-quiet">Labels, credits and rights come with them.</span>
+        {:else}<span class="text-quiet">Click pictures to choose them; Shift takes all up to there.</span>{/if}
+      </p>
+      <button class="dk-button" disabled={chosen.size === 0} onclick={() => chosen.clear()}>Choose none</button>
+      <button
+        class="dk-button main"
+        disabled={chosen.size === 0 || intake.reading !== ''}
+        onclick={() => intake.archive(address, [...chosen])}>Look at what comes</button
+      >
+    </div>
+  </div>
+</div>
+
+<style>
+  .dk-choice {
+    display: flex;
+    width: 100%;
+    min-height: 24px;
+    align-items: center;
+    gap: 8px;
+    padding-inline: 6px;
+    margin-inline: -6px;
+    border-radius: 4px;
+    text-align: left;
+    cursor: pointer;
+  }
+  .dk-choice:hover {
+    background: var(--color-base-200);
+  }
+  .dk-choice:disabled {
+    color: var(--dk-ink-2);
+    cursor: default;
+  }
+  .dk-choice[aria-pressed='true'] {
+    background: var(--color-neutral);
+    color: var(--color-neutral-content);
+  }
+</style>

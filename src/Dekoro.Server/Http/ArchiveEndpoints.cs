@@ -1,0 +1,87 @@
+using Dekoro.Imaging;
+using Dekoro.Intake;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <param name="Index">Its position in the whole catalogue: what names it.</param>
+/// <param name="Width">0 where the archive does not say.</param>
+public sealed record ArchiveLine(int Index, string Label, string Summary, IReadOnlyList<ArchiveField> Fields, string Credit, string Rights, string Source, int Width, int Height);
+
+public sealed record ArchiveLook(
+    string Address, string Label, string Summary, int Total, int All, IReadOnlyList<ArchiveLine> Items, IReadOnlyList<ArchiveChoice> Choices, IReadOnlyList<LeftOut> LeftOut);
+
+public sealed record BringFromArchive(string Address, IReadOnlyList<int> Items);
+
+/// <summary>Outside archives: searched, seen in small, taken from.</summary>
+internal static class ArchiveEndpoints
+{
+    private const int ThumbnailPx = 320, MostAtOnce = 200;
+
+    public static void MapArchives(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/archive", Search).WithSummary("Searches an archive (IIIF collection or manifest) by words and any of its fields.");
+        api.MapGet("/archive/picture", Picture).ExcludeFromDescription();
+        api.MapPost("/archive/bring", Bring).WithSummary("Fetches the chosen pictures of an archive into a proposal.");
+    }
+
+    public static void MapStandIns(this IEndpointRouteBuilder app) =>
+        app.MapGet(StandIns.StandIn.Prefix + "{**path}", (HttpRequest request) =>
+            StandIns.StandIn.Answer(new Uri($"{request.Scheme}://{request.Host}{request.Path}")) is { } answer
+                ? Results.Bytes(answer.Content, answer.MediaType)
+                : Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();
+
+    private static async Task<Results<Ok<ArchiveLook>, ProblemHttpResult>> Search(
+        string address, HttpRequest request, Archives archives, string? query = null, int skip = 0, int take = 60)
+    {
+        if (IntakeEndpoints.AddressOf(address, request, out var sentence) is not { } at) return Problems.Of(400, sentence, "address");
+        try
+        {
+            var catalogue = await archives.ReadAsync(at);
+            var found = ArchiveSearch.Find(catalogue, query);
+            return TypedResults.Ok(new ArchiveLook(at.AbsoluteUri, catalogue.Label, catalogue.Summary, found.Found.Length, catalogue.Entries.Length,
+                [.. found.Found.Skip(Math.Max(0, skip)).Take(Math.Clamp(take, 1, MostAtOnce)).Select(i => LineOf(i, catalogue.Entries[i]))], found.Choices, catalogue.LeftOut));
+        }
+        catch (UnreadableException e)
+        {
+            return Problems.Of(422, e.Message, "address");
+        }
+    }
+
+    private static ArchiveLine LineOf(int index, ArchiveEntry e) => new(index, e.Label, e.Summary, e.Fields, e.Credit, e.Rights, e.Manifest.AbsoluteUri, e.WidthPx, e.HeightPx);
+
+    /// <summary>In small and made anew; only what a catalogue names is ever fetched.</summary>
+    private static async Task<IResult> Picture(string address, int item, HttpRequest request, HttpResponse response, Archives archives, CancellationToken stop)
+    {
+        if (IntakeEndpoints.AddressOf(address, request, out var sentence) is not { } at) return Problems.Of(400, sentence, "address");
+        try
+        {
+            var catalogue = await archives.ReadAsync(at);
+            if (item < 0 || item >= catalogue.Entries.Length) return Problems.Of(404, "The archive has no such picture.");
+            var small = Thumbnail.WebPOf(await archives.ThumbnailAsync(catalogue.Entries[item], stop), ThumbnailPx);
+            response.Headers.CacheControl = "private, max-age=86400";
+            return Results.Bytes(small, "image/webp");
+        }
+        catch (Exception e) when (e is UnreadableException or RefusedFileException)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> Bring(
+        BringFromArchive bring, HttpRequest request, Archives archives, Proposals proposals, PlanBook book, CancellationToken stop)
+    {
+        if (IntakeEndpoints.AddressOf(bring.Address, request, out var sentence) is not { } at) return Problems.Of(400, sentence, "address");
+        if (bring.Items.Count is 0 or > MostAtOnce) return Problems.Of(400, $"Choose from one to {MostAtOnce} pictures at once.", "items");
+        try
+        {
+            var catalogue = await archives.ReadAsync(at);
+            return await IntakeEndpoints.ReadAsync(() => ArchiveReader.Propose(catalogue, bring.Items), proposals, book, stop);
+        }
+        catch (UnreadableException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+}

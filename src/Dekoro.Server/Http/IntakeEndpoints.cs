@@ -1,0 +1,232 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
+using Dekoro.Core.Links;
+using Dekoro.Core.Planning;
+using Dekoro.Intake;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>A picture that could be taken.</summary>
+/// <param name="InLibrary">It is the library's own file already; its words there stay.</param>
+/// <param name="Note">Something to know although it can be taken.</param>
+public sealed record ProposedPicture(FileItem File, bool InLibrary, string? Note);
+
+/// <summary>A piece of what was read, as words or as a picture.</summary>
+/// <param name="Kind">heading, text, list, quote, rule, picture.</param>
+/// <param name="Picture">The picture's id, where it is one.</param>
+public sealed record ProposedPiece(string Kind, string Text, string? Picture);
+
+/// <summary>What was read from elsewhere and waits for a yes.</summary>
+public sealed record ProposalLook(
+    string Id, ProposalKind Kind, string Title, string From, DateTimeOffset? Date,
+    IReadOnlyList<ProposedPiece> Pieces, IReadOnlyList<ProposedPicture> Pictures, IReadOnlyList<LeftOut> LeftOut);
+
+public sealed record PastedHtml(string Html, string? Address = null);
+
+public sealed record GivenAddress(string Address);
+
+/// <summary>A picture to take, under these words.</summary>
+public sealed record ChosenPicture(string Id, FileChange Words);
+
+/// <param name="Page">The page the words go to; null for a new one.</param>
+/// <param name="NewKind">page or post, where a new one is to be made; null where only the pictures are taken.</param>
+/// <param name="After">The piece they follow; null for the end.</param>
+public sealed record KeepProposal(IReadOnlyList<ChosenPicture> Pictures, string? Page = null, string? NewKind = null, string? NewTitle = null, string? After = null);
+
+/// <param name="Page">The page the words stand on now; null where none was asked for.</param>
+public sealed record KeptProposal(IReadOnlyList<Taken> Files, string? Page);
+
+/// <summary>Mail, pasted text, pages and addresses, read into proposals.</summary>
+internal static class IntakeEndpoints
+{
+    private const long MostMailBytes = 300L << 20;
+
+    public static void MapIntake(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/mailbox", (Mailbox mailbox) => TypedResults.Ok(mailbox.List())).WithSummary("The mails waiting in the mailbox, newest first.");
+        api.MapPost("/mailbox/{id}", FromMailbox).WithSummary("Reads a mail of the mailbox into a proposal.");
+        api.MapPost("/intake/file", FromFile).WithSummary("Reads a mail (.eml) or a saved web page into a proposal.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery();
+        api.MapPost("/intake/pasted", FromPasted).WithSummary("Reads pasted HTML into a proposal.");
+        api.MapPost("/intake/address", FromAddress).WithSummary("Fetches a page or picture and reads it into a proposal.");
+        api.MapGet("/intake/{id}", Look).WithSummary("A proposal: words, pictures at their places, and what was left out.");
+        api.MapGet("/intake/{id}/page", Page).WithSummary("The page as it would be, before anything is kept.").ExcludeFromDescription();
+        api.MapPost("/intake/{id}/keep", Keep).WithSummary("Takes the chosen pictures into the library, and puts the words with them into a page.");
+        api.MapDelete("/intake/{id}", LetGo).WithSummary("Lets a proposal go; nothing of it is kept.");
+    }
+
+    private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromMailbox(string id, Mailbox mailbox, Proposals proposals, PlanBook book, CancellationToken stop)
+    {
+        await using var mail = mailbox.Open(id);
+        return mail is null
+            ? Problems.Of(404, "This mail is no longer in the mailbox: look at the list again.")
+            : await ReadAsync(() => MailReader.Read(mail), proposals, book, stop);
+    }
+
+    private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromFile(HttpRequest request, Workspace workspace, Proposals proposals, PlanBook book, CancellationToken stop)
+    {
+        if (!request.HasFormContentType) return Problems.Of(415, "Send the file as multipart/form-data, in a field called “file”.");
+        var form = await request.ReadFormAsync(new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MostMailBytes, BufferBodyLengthLimit = MostMailBytes }, stop);
+        if (form.Files.FirstOrDefault() is not { } file) return Problems.Of(400, "There was no file in the upload: send it in a field called “file”.");
+        await using var content = file.OpenReadStream();
+        return await ReadAsync(() => ReadFile(file.FileName, content), proposals, book, stop);
+    }
+
+    private static Proposal ReadFile(string name, Stream content)
+    {
+        switch (Path.GetExtension(name).ToLowerInvariant())
+        {
+            case ".msg": throw new UnreadableException("A .msg file belongs to one mail program alone: save the mail as .eml there, or drag its pictures here.");
+            case ".htm" or ".html" or ".xhtml":
+                using (var all = new MemoryStream())
+                {
+                    content.CopyTo(all);
+                    return HtmlReader.Read(TextDecoding.Decode(all.ToArray(), isHtml: true));
+                }
+            default: return MailReader.Read(content);
+        }
+    }
+
+    private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromPasted(PastedHtml pasted, Proposals proposals, PlanBook book, CancellationToken stop) =>
+        await ReadAsync(() => HtmlReader.Read(pasted.Html, Uri.TryCreate(pasted.Address, UriKind.Absolute, out var at) ? at : null), proposals, book, stop);
+
+    private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromAddress(
+        GivenAddress given, HttpRequest request, Fetching fetching, Proposals proposals, PlanBook book, CancellationToken stop)
+    {
+        if (AddressOf(given.Address, request, out var sentence) is not { } address) return Problems.Of(400, sentence, "address");
+        try
+        {
+            var fetched = await fetching.GetAsync(address, stop);
+            await using var content = fetched.Content;
+            if (fetched.MediaType.Contains("json", StringComparison.OrdinalIgnoreCase))
+                return Problems.Of(409, "This is an archive's catalogue: open it as an archive.", null, ("archive", fetched.Address.AbsoluteUri));
+            var held = await HeldAsync(content, stop);
+            return await ReadAsync(() => fetched.MediaType.StartsWith("text/html", StringComparison.OrdinalIgnoreCase) || fetched.MediaType.Contains("xhtml", StringComparison.OrdinalIgnoreCase)
+                ? HtmlReader.Read(TextDecoding.Decode(held, isHtml: true), fetched.Address)
+                : OnePicture(fetched.Address, held), proposals, book, stop);
+        }
+        catch (NotFetchedException e)
+        {
+            return Problems.Of(422, e.Message, "address");
+        }
+    }
+
+    private static Proposal OnePicture(Uri address, byte[] content)
+    {
+        var name = Uri.UnescapeDataString(address.Segments[^1]);
+        return new(ProposalKind.WebPage, name, address.Host, null, Document.Empty,
+            [new("p1", name, new Words(Source: address.AbsoluteUri), new PictureContent.AtHand(() => new MemoryStream(content, writable: false)))], []);
+    }
+
+    private static async Task<byte[]> HeldAsync(Stream content, CancellationToken stop)
+    {
+        using var all = new MemoryStream();
+        await content.CopyToAsync(all, stop);
+        return all.ToArray();
+    }
+
+    /// <summary>An address as it was typed: under this server where it begins with a slash, else on the web, repaired as links are.</summary>
+    internal static Uri? AddressOf(string typed, HttpRequest request, out string sentence)
+    {
+        sentence = "";
+        if (typed.Trim().StartsWith('/') && !typed.Trim().StartsWith("//", StringComparison.Ordinal)) return new Uri(new Uri($"{request.Scheme}://{request.Host}"), typed.Trim());
+        var reading = LinkReader.Read(typed, new SiteAddresses(new Dictionary<string, string>(), new HashSet<string>()));
+        if (reading.Link is Link.Web web) return new Uri(web.Written);
+        sentence = reading.Error ?? "This is not the address of a page or a picture: give one that begins with https://.";
+        return null;
+    }
+
+    internal static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> ReadAsync(Func<Proposal> read, Proposals proposals, PlanBook book, CancellationToken stop)
+    {
+        try
+        {
+            var proposal = read();
+            if (proposal.Words.Blocks.IsEmpty && proposal.Pictures.IsEmpty)
+                return Problems.Of(422, "There are neither words nor pictures in it that could be taken." + string.Concat(proposal.LeftOut.Select(l => $" {l.Name}: {l.Sentence}")));
+            return TypedResults.Ok(LookOf(await proposals.BringAsync(proposal, stop), book));
+        }
+        catch (UnreadableException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static Results<Ok<ProposalLook>, ProblemHttpResult> Look(string id, Proposals proposals, PlanBook book) =>
+        proposals.Find(id) is { } pending ? TypedResults.Ok(LookOf(pending, book)) : Gone();
+
+    private static ProposalLook LookOf(Pending pending, PlanBook book)
+    {
+        var places = book.PlacesByPicture();
+        return new(pending.Id, pending.Kind, pending.Title, pending.From, pending.Date,
+            [.. pending.Words.Blocks.Select(PieceOf)],
+            [.. pending.Pictures.Select(p => new ProposedPicture(FileEndpoints.ItemOf(p.Asset, places[p.Asset.Id].Count()), p.WasThere, p.Note))],
+            pending.LeftOut);
+    }
+
+    private static ProposedPiece PieceOf(Block block) => new(block switch
+    {
+        HeadingBlock => "heading",
+        ListBlock => "list",
+        QuoteBlock => "quote",
+        RuleBlock => "rule",
+        FigureBlock => "picture",
+        _ => "text",
+    }, PlainText.Of(block), (block as FigureBlock)?.AssetId);
+
+    /// <param name="without">Ids of pictures that would stay out, with commas between.</param>
+    private static async Task<IResult> Page(
+        string id, Proposals proposals, Workspace workspace, PlanBook book, PageMaking making, Looking looking, HttpResponse response,
+        string? page = null, string kind = "post", string? title = null, string? after = null, string without = "")
+    {
+        if (proposals.Find(id) is not { } pending) return Gone();
+        var out1 = without.Split(',', StringSplitOptions.RemoveEmptyEntries).ToHashSet();
+        var words = Inserting.WithPictures(pending.Words, picture => out1.Contains(picture) ? null : picture);
+        var heading = string.IsNullOrWhiteSpace(title) ? pending.Title : title;
+        PageSource source;
+        if (page is null) source = new("new", heading, making.PathFor(kind, heading), "", words);
+        else if (workspace.Pages.Find(page) is { } there)
+        {
+            var now = book.SourceOf(there);
+            source = now with { Document = Inserting.Into(now.Document, after, words, PageMaking.NewBlockId) };
+        }
+        else return Problems.NoPage();
+        MediaEndpoints.AsProof(response);
+        return Results.Text(await looking.PageAsync(source, Looking.ForDesk, pending.Pictures.Select(p => p.Asset.Facts)), "text/html");
+    }
+
+    private static Results<Ok<KeptProposal>, ProblemHttpResult> Keep(string id, KeepProposal keep, Proposals proposals, Workspace workspace, PageMaking making)
+    {
+        if (proposals.Find(id) is not { } pending) return Gone();
+        if (keep.NewKind is not (null or "page" or "post")) return Problems.Of(400, "Say whether it is a page or a post.", "newKind");
+        if (keep.NewKind is not null && PageMaking.TitleError(keep.NewTitle) is { } error) return Problems.Of(400, error, "newTitle");
+        var page = keep.Page is null ? null : workspace.Pages.Find(keep.Page);
+        if (keep.Page is not null && page is null) return Problems.NoPage();
+        var byId = pending.Pictures.ToDictionary(p => p.Asset.Id);
+        var chosen = new Dictionary<string, Words>();
+        foreach (var picture in keep.Pictures.Where(p => byId.ContainsKey(p.Id)))
+        {
+            var words = picture.Words.On(byId[picture.Id].Asset.Facts.Words);
+            if (FileEndpoints.WordsError(words) is { } wrong) return Problems.Of(400, wrong, picture.Id);
+            chosen[picture.Id] = words;
+        }
+        var (taken, pieces) = proposals.Keep(pending, chosen);
+        if (keep.NewKind is { } kind) return TypedResults.Ok(new KeptProposal(taken, making.Add(kind, keep.NewTitle!, Inserting.Into(Document.Empty, null, pieces, PageMaking.NewBlockId)).Id));
+        if (page is null) return TypedResults.Ok(new KeptProposal(taken, null));
+        for (var tries = 0; !making.Insert(page, keep.After, pieces); tries++)
+        {
+            // Someone typed on that page in the same moment; what they typed stays, and the pieces go in beside it.
+            if (tries > 5 || workspace.Pages.Find(page.Id) is not { } now) return Problems.Of(409, "The pictures are in the library, but the page keeps changing under other hands: place them from the drawer.");
+            page = now;
+        }
+        return TypedResults.Ok(new KeptProposal(taken, page.Id));
+    }
+
+    private static NoContent LetGo(string id, Proposals proposals)
+    {
+        proposals.LetGo(id);
+        return TypedResults.NoContent();
+    }
+
+    private static ProblemHttpResult Gone() => Problems.Of(404, "This proposal is no longer here; nothing of it was kept. Open the mail, page or archive again.");
+}

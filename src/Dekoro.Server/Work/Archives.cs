@@ -1,0 +1,60 @@
+using System.Collections.Concurrent;
+using Dekoro.Intake;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>Catalogues of outside archives, read once and held for a while, so that a search does not read them again.</summary>
+public sealed class Archives(Fetching fetching, TimeProvider clock)
+{
+    private const int MostHeld = 5;
+    private const long MostDescriptionBytes = 20L << 20;
+    private static readonly TimeSpan HeldFor = TimeSpan.FromMinutes(20), MostTime = TimeSpan.FromMinutes(2);
+
+    private readonly ConcurrentDictionary<Uri, (Task<ArchiveCatalogue> Reading, DateTimeOffset Since)> _held = new();
+
+    /// <exception cref="UnreadableException">Not a collection, not there, too slow.</exception>
+    public async Task<ArchiveCatalogue> ReadAsync(Uri address)
+    {
+        foreach (var old in _held.Where(h => clock.GetUtcNow() - h.Value.Since > HeldFor).Select(h => h.Key)) _held.TryRemove(old, out _);
+        while (_held.Count >= MostHeld && !_held.ContainsKey(address)) _held.TryRemove(_held.MinBy(h => h.Value.Since).Key, out _);
+        var held = _held.GetOrAdd(address, a => (ReadNowAsync(a), clock.GetUtcNow()));
+        try
+        {
+            return await held.Reading;
+        }
+        catch
+        {
+            _held.TryRemove(address, out _);
+            throw;
+        }
+    }
+
+    /// <summary>One picture of a catalogue in small, as it was given.</summary>
+    public async Task<byte[]> ThumbnailAsync(ArchiveEntry entry, CancellationToken stop) => await BytesAsync(entry.Thumbnail, stop);
+
+    private async Task<ArchiveCatalogue> ReadNowAsync(Uri address)
+    {
+        using var timed = new CancellationTokenSource(MostTime);
+        try
+        {
+            // Away from the caller: the first reader may leave, the others still wait for it.
+            return await Task.Run(() => ArchiveReader.ReadAsync(address, BytesAsync, timed.Token), timed.Token);
+        }
+        catch (OperationCanceledException e) when (timed.IsCancellationRequested)
+        {
+            throw new UnreadableException($"{address.Host} did not give its whole catalogue within {MostTime.TotalMinutes:0} minutes: give the address of a smaller collection.", e);
+        }
+    }
+
+    private async Task<byte[]> BytesAsync(Uri address, CancellationToken stop)
+    {
+        try
+        {
+            return await fetching.BytesAsync(address, MostDescriptionBytes, stop);
+        }
+        catch (NotFetchedException e)
+        {
+            throw new UnreadableException(e.Message, e);
+        }
+    }
+}

@@ -1,0 +1,164 @@
+using System.Net;
+using System.Net.Sockets;
+using Dekoro.Imaging;
+using Dekoro.Intake;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>An address that was not fetched, with a sentence saying why and what to do.</summary>
+public sealed class NotFetchedException(string sentence, Exception? inner = null) : Exception(sentence, inner);
+
+/// <param name="Address">Where it was found in the end, after redirects.</param>
+/// <param name="MediaType">As the server states it; empty where it does not.</param>
+/// <param name="Content">Ends with an error where it is larger than allowed.</param>
+public sealed record Fetched(Uri Address, string MediaType, Stream Content);
+
+/// <summary>Fetches what a person names, from the public internet or the stand-ins, and never from this machine's own network.</summary>
+public sealed class Fetching : IDisposable
+{
+    private const int MostRedirects = 5;
+    private static readonly TimeSpan MostTime = TimeSpan.FromSeconds(30);
+
+    private readonly StandInDesk _standIns;
+    private readonly IReadOnlySet<string> _allowedHosts;
+    private readonly HttpClient _http;
+
+    public Fetching(Places places, StandInDesk standIns)
+    {
+        (_standIns, _allowedHosts) = (standIns, places.AllowedHosts.ToHashSet(StringComparer.OrdinalIgnoreCase));
+        _http = new HttpClient(new SocketsHttpHandler
+        {
+            AllowAutoRedirect = false,
+            UseCookies = false,
+            UseProxy = false,
+            ConnectTimeout = TimeSpan.FromSeconds(10),
+            AutomaticDecompression = DecompressionMethods.All,
+            ConnectCallback = ConnectAsync,
+        })
+        { Timeout = MostTime };
+        _http.DefaultRequestHeaders.UserAgent.ParseAdd("Dekoro/" + Host.Version);
+    }
+
+    /// <exception cref="NotFetchedException">Refused, not there, too slow, or not what can be read.</exception>
+    public async Task<Fetched> GetAsync(Uri address, CancellationToken stop, long mostBytes = Limits.MostFileBytes)
+    {
+        for (var hop = 0; hop <= MostRedirects; hop++)
+        {
+            if (_standIns.Answer(address) is { } own) return new(address, own.MediaType, new MemoryStream(own.Content, writable: false));
+            if (address.Scheme is not ("http" or "https")) throw new NotFetchedException($"Only addresses that begin with https:// or http:// are fetched, not {address.Scheme}:.");
+            if (address.UserInfo.Length > 0) throw new NotFetchedException("The address holds a user name or password: take out what stands before the @.");
+            var answer = await AskAsync(address, stop);
+            if ((int)answer.StatusCode is >= 300 and < 400 && answer.Headers.Location is { } to)
+            {
+                answer.Dispose();
+                address = new Uri(address, to);
+                continue;
+            }
+            if (!answer.IsSuccessStatusCode)
+            {
+                var status = (int)answer.StatusCode;
+                answer.Dispose();
+                throw new NotFetchedException(status is 404 or 410
+                    ? $"{address.Host} has nothing at this address: check it in a browser."
+                    : $"{address.Host} does not give this out (it answered {status}): open it in a browser, save it, and add the file.");
+            }
+            if (answer.Content.Headers.ContentLength > mostBytes)
+            {
+                answer.Dispose();
+                throw TooLarge(address, mostBytes);
+            }
+            return new(address, answer.Content.Headers.ContentType?.MediaType ?? "", new LimitedStream(await answer.Content.ReadAsStreamAsync(stop), mostBytes, () => TooLarge(address, mostBytes)));
+        }
+        throw new NotFetchedException($"This address leads on and on without arriving (more than {MostRedirects} times): open it in a browser, and give the address it ends at.");
+    }
+
+    /// <summary>The whole answer, held in memory.</summary>
+    public async Task<byte[]> BytesAsync(Uri address, long mostBytes, CancellationToken stop)
+    {
+        await using var content = (await GetAsync(address, stop, mostBytes)).Content;
+        using var all = new MemoryStream();
+        using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
+        timed.CancelAfter(MostTime);
+        try
+        {
+            await content.CopyToAsync(all, timed.Token);
+        }
+        catch (Exception e) when (e is IOException or HttpRequestException or OperationCanceledException && !stop.IsCancellationRequested)
+        {
+            throw new NotFetchedException($"{address.Host} stopped answering in the middle: try it again later.", e);
+        }
+        return all.ToArray();
+    }
+
+    public void Dispose() => _http.Dispose();
+
+    private async Task<HttpResponseMessage> AskAsync(Uri address, CancellationToken stop)
+    {
+        try
+        {
+            return await _http.GetAsync(address, HttpCompletionOption.ResponseHeadersRead, stop);
+        }
+        catch (HttpRequestException e) when (e.InnerException is NotFetchedException refused)
+        {
+            throw refused;
+        }
+        catch (HttpRequestException e)
+        {
+            throw new NotFetchedException($"{address.Host} cannot be reached: check the address, or save the file and add it.", e);
+        }
+        catch (OperationCanceledException e) when (!stop.IsCancellationRequested)
+        {
+            throw new NotFetchedException($"{address.Host} did not answer within {MostTime.TotalSeconds:0} s: try it again later.", e);
+        }
+    }
+
+    /// <summary>Looks the name up itself and connects to what it checked, so that a name cannot point elsewhere a moment later.</summary>
+    private async ValueTask<Stream> ConnectAsync(SocketsHttpConnectionContext context, CancellationToken stop)
+    {
+        var end = context.DnsEndPoint;
+        var isAllowed = _allowedHosts.Contains($"{end.Host}:{end.Port}") || _allowedHosts.Contains(end.Host);
+        var addresses = await Dns.GetHostAddressesAsync(end.Host, stop);
+        var open = addresses.Where(a => isAllowed || PublicAddresses.IsPublic(a)).ToArray();
+        if (open.Length == 0)
+            throw new NotFetchedException($"{end.Host} lies on this machine's own network, and nothing is fetched from there: save the file and add it, or have the host allowed in the settings.");
+        var socket = new Socket(SocketType.Stream, ProtocolType.Tcp) { NoDelay = true };
+        try
+        {
+            await socket.ConnectAsync(open, end.Port, stop);
+            return new NetworkStream(socket, ownsSocket: true);
+        }
+        catch
+        {
+            socket.Dispose();
+            throw;
+        }
+    }
+
+    private static NotFetchedException TooLarge(Uri address, long mostBytes) =>
+        new($"What {address.Host} gives at this address is larger than {mostBytes >> 20} MB: save a smaller copy and add that.");
+
+    /// <summary>Breaks off where a server sends more than is taken, whatever it said before.</summary>
+    private sealed class LimitedStream(Stream inner, long most, Func<Exception> tooLarge) : Stream
+    {
+        private long _read;
+
+        public override async ValueTask<int> ReadAsync(Memory<byte> buffer, CancellationToken cancellationToken = default)
+        {
+            var n = await inner.ReadAsync(buffer, cancellationToken);
+            return (_read += n) <= most ? n : throw tooLarge();
+        }
+
+        public override Task<int> ReadAsync(byte[] buffer, int offset, int count, CancellationToken cancellationToken) => ReadAsync(buffer.AsMemory(offset, count), cancellationToken).AsTask();
+        public override int Read(byte[] buffer, int offset, int count) => ReadAsync(buffer.AsMemory(offset, count)).AsTask().GetAwaiter().GetResult();
+        public override bool CanRead => true;
+        public override bool CanSeek => false;
+        public override bool CanWrite => false;
+        public override long Length => throw new NotSupportedException();
+        public override long Position { get => _read; set => throw new NotSupportedException(); }
+        public override void Flush() { }
+        public override long Seek(long offset, SeekOrigin origin) => throw new NotSupportedException();
+        public override void SetLength(long value) => throw new NotSupportedException();
+        public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
+        protected override void Dispose(bool disposing) { if (disposing) inner.Dispose(); base.Dispose(disposing); }
+    }
+}

@@ -1,0 +1,23 @@
+using Dekoro.StandIns.Archive;
+
+namespace Dekoro.StandIns;
+
+/// <param name="MediaType">Of the content.</param>
+public sealed record StandInAnswer(string MediaType, byte[] Content);
+
+/// <summary>Outside services in small, so that everything Dekoro does with them can be tried without a network.</summary>
+public static class StandIn
+{
+    /// <summary>All stand-ins stand under this path of the server they ship with.</summary>
+    public const string Prefix = "/standins/";
+
+    /// <param name="address">Absolute; what is answered names itself by the same scheme and host.</param>
+    /// <returns>Null where nothing stands at the address.</returns>
+    public static StandInAnswer? Answer(Uri address)
+    {
+        var path = address.AbsolutePath;
+        return path.StartsWith(ArchiveService.Prefix, StringComparison.Ordinal)
+            ? ArchiveService.Answer(path[ArchiveService.Prefix.Length..], address.GetLeftPart(UriPartial.Authority) + ArchiveService.Prefix)
+            : null;
+    }
+}

@@ -1,0 +1,158 @@
+import { dropFiles, expect, passesAxe, test } from './dekoro';
+
+const archive = '/standins/archive/collection.json';
+
+test('A mail with two pictures becomes a post with both in place and named', async ({ page, own }) => {
+  await page.goto(`${own.url}/library`);
+  await page.getByRole('link', { name: 'From elsewhere' }).click();
+  await page.getByRole('button', { name: /^Sixty-one lanterns/ }).click();
+  await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
+  // The page it goes to is drawn before anything is kept.
+  const preview = page.frameLocator('iframe[title="The page as it would be"]');
+  await expect(preview.locator('figure img')).toHaveCount(2);
+  await expect(preview.locator('h1')).toHaveText('Sixty-one lanterns');
+  expect(((await (await fetch(`${own.url}/api/files`)).json()) as { total: number }).total).toBe(0);
+  await page.getByRole('textbox', { name: 'Title of the new page' }).fill('Lantern night');
+  await expect(preview.locator('h1')).toHaveText('Lantern night');
+  const asked = [
+    ['Title of IMG_4471', 'Lanterns over the sea'],
+    ['Alt text of IMG_4471', 'Seven paper lanterns over a violet sea at dusk'],
+    ['Title of IMG_4478', 'Lanterns and moon'],
+    ['Alt text of IMG_4478', 'Four lanterns under a full moon'],
+    ['Folder for all', 'Lantern nights'],
+  ];
+  for (const [label, words] of asked) await page.getByLabel(label!).fill(words!);
+  await page.getByRole('button', { name: 'Take in 2 pictures, make the post' }).click();
+  await page.waitForURL(/\/pages\/\w+$/);
+  const frame = page.frameLocator('iframe[title^="The page at"]');
+  await expect(frame.locator('.ProseMirror > :not(h1)')).toHaveCount(6);
+  await expect(frame.locator('figure img')).toHaveCount(2);
+  expect(await frame.locator('.ProseMirror > :not(h1)').evaluateAll((all) => all.map((one) => one.querySelector('img')?.getAttribute('alt') ?? one.tagName))).toEqual([
+    'P',
+    'Seven paper lanterns over a violet sea at dusk',
+    'H2',
+    'P',
+    'Four lanterns under a full moon',
+    'P',
+  ]);
+  await expect(frame.locator('.ProseMirror a')).toHaveAttribute('title', /^mailto:lanterns@/);
+  const files = (
+    (await (await fetch(`${own.url}/api/files?query=folder:"Lantern nights"`)).json()) as {
+      items: { words: { title: string; source: string } }[];
+    }
+  ).items;
+  expect(files.map((file) => file.words.title).sort()).toEqual(['Lanterns and moon', 'Lanterns over the sea']);
+  expect(files[0]!.words.source).toBe('Mail from Idris Moult, 22 November 2026');
+});
+
+test('A mail dropped on the library goes into a page that stands, at the place chosen, without what was refused', async ({ page, own }) => {
+  const made = await fetch(`${own.url}/api/pages`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: '{"kind":"page","title":"News"}',
+  });
+  const { id } = (await made.json()) as { id: string };
+  await fetch(`${own.url}/api/pages/${id}/draft`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
+    body: JSON.stringify({
+      title: 'News',
+      path: null,
+      summary: null,
+      document: {
+        type: 'doc',
+        content: ['First', 'Last'].map((words) => ({ type: 'paragraph', content: [{ type: 'text', text: words }] })),
+      },
+    }),
+  });
+  await page.goto(`${own.url}/library`);
+  await dropFiles(page, page.getByRole('region', { name: 'Library' }), ['../mailbox/school-flight.eml']);
+  await expect(page.getByRole('heading', { name: 'Left out' })).toBeVisible();
+  await expect(page.getByText('It is not a picture (application/pdf)')).toBeVisible();
+  await expect(page.getByText('neither fetched nor taken')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Take A sled kite from the archive' }).uncheck();
+  await page.getByRole('combobox', { name: 'Goes to' }).selectOption({ label: 'News' });
+  await page.getByRole('combobox', { name: 'After which piece' }).selectOption({ label: 'after: First' });
+  const preview = page.frameLocator('iframe[title="The page as it would be"]');
+  await expect(preview.locator('#content p').first()).toHaveText('First');
+  await expect(preview.locator('figure')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Take in 1 picture, place them' }).click();
+  await page.waitForURL(`${own.url}/pages/${id}`);
+  const frame = page.frameLocator('iframe[title^="The page at"]');
+  await expect(frame.locator('.ProseMirror > :not(h1)').first()).toHaveText('First');
+  await expect(frame.locator('.ProseMirror > :not(h1)').last()).toHaveText('Last');
+  await expect(frame.locator('figure')).toHaveCount(1);
+});
+
+test('Text pasted with pictures brings them home, and a proposal let go leaves nothing', async ({ page, own }) => {
+  await page.goto(`${own.url}/library/in`);
+  await expect(page.getByRole('button', { name: /^Year 4/ })).toBeVisible();
+  const paste = (html: string) =>
+    page.evaluate((html) => {
+      const data = new DataTransfer();
+      data.setData('text/html', html);
+      document.body.dispatchEvent(new ClipboardEvent('paste', { bubbles: true, cancelable: true, clipboardData: data }));
+    }, html);
+  await paste(
+    '<h1>Kites</h1><p>One <script>alert(1)</script>word</p><img src="http://localhost/standins/archive/image/8/full/max/0/default.jpg" alt="Old kite"><img src="http://127.0.0.1:1/x.png" alt="Inside">',
+  );
+  await expect(page.getByRole('heading', { name: '1 picture' })).toBeVisible();
+  await expect(page.getByText("this machine's own network")).toBeVisible();
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByRole('heading', { name: 'From elsewhere' })).toBeVisible();
+  expect(((await (await fetch(`${own.url}/api/files`)).json()) as { total: number }).total).toBe(0);
+  await page.getByRole('textbox', { name: 'Address', exact: true }).fill('http://127.0.0.1:22/');
+  await page.getByRole('button', { name: 'Fetch' }).click();
+  await expect(page.getByRole('alert')).toContainText("lies on this machine's own network");
+});
+
+test('Ten files come from the archive with their credits, by keys alone', async ({ page, own }) => {
+  await page.goto(`${own.url}/library/archive?address=${archive}`);
+  await expect(page.getByText('200 of 200')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Search the archive' }).focus();
+  await page.keyboard.type('rokkaku');
+  await expect(page.getByText('25 of 200')).toBeVisible();
+  const pictures = page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button');
+  await pictures.first().focus();
+  for (let i = 0; i < 10; i++) {
+    await page.keyboard.press('Space');
+    await page.keyboard.press('Tab');
+  }
+  await expect(page.getByText('10 pictures chosen.')).toBeVisible();
+  await page.getByRole('button', { name: 'Look at what comes' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: '10 pictures' })).toBeVisible({ timeout: 30_000 });
+  await page.getByLabel('Folder for all').fill('From the archive');
+  await page.getByRole('button', { name: 'Take in 10 pictures' }).focus();
+  await page.keyboard.press('Enter');
+  await page.waitForURL(`${own.url}/library`);
+  const { items } = (await (await fetch(`${own.url}/api/files?query=folder:"From the archive"`)).json()) as {
+    items: { words: Record<string, string> }[];
+  };
+  expect(items).toHaveLength(10);
+  for (const { words } of items) {
+    expect(words.title).toMatch(/rokkaku/);
+    expect(words.credit).toMatch(/^Windle Sands Archive, /);
+    expect(words.rights).toMatch(/^http:\/\/creativecommons/);
+    expect(words.source).toMatch(/\/standins\/archive\/manifest\/\d+\.json$/);
+  }
+});
+
+for (const theme of ['paper', 'lamp']) {
+  test(`The ways in, a proposal and an archive pass axe, ${theme} theme`, async ({ page, own }) => {
+    await page.addInitScript((now) => localStorage.setItem('theme', now), theme);
+    await page.goto(`${own.url}/library/in`);
+    await expect(page.getByRole('button', { name: /^Year 4/ })).toBeVisible();
+    await passesAxe(page, 'ways in');
+    await page.getByRole('button', { name: /^Year 4/ }).click();
+    await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
+    await passesAxe(page, 'proposal');
+    await page.goto(`${own.url}/library/archive?address=${archive}`);
+    await expect(page.getByText('200 of 200')).toBeVisible();
+    await page.getByRole('group', { name: 'Maker' }).getByRole('button').first().click();
+    await passesAxe(page, 'archive');
+    await page.getByRole('button', { name: 'a list' }).click();
+    await expect(page.getByRole('columnheader', { name: 'Maker' })).toBeVisible();
+    await passesAxe(page, 'archive as a list');
+  });
+}
