@@ -26,7 +26,7 @@ internal static class Ways
         return path;
     }
 
-    public static void Ours(string source, string folder) => LadderMaker.Make(source, new PixelSize(Width, Height), new Cut(0, 0, Width, Height), animated: false,
+    public static void Ours(string source, string folder) => LadderMaker.Make(source, new PixelSize(Width, Height), Dekoro.Core.Editing.Edits.None, new Cut(0, 0, Width, Height), animated: false,
         [.. from format in Formats from width in WidthsPx select new LadderStep(width, format, RenditionSpec.QualityOf(format), PathOf(folder, width, format))], "", "");
 
     public static void OneCallEach(string source, string folder)

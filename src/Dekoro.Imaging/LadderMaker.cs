@@ -1,3 +1,4 @@
+using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Planning;
 using NetVips;
@@ -15,12 +16,14 @@ public static class LadderMaker
 {
     /// <param name="source">The original as kept.</param>
     /// <param name="size">Of the original, orientation applied.</param>
+    /// <param name="edits">What is done to it; none to an animation.</param>
+    /// <param name="cut">Of the edited picture.</param>
     /// <param name="animated">All frames are kept.</param>
     /// <param name="most">Longest time it may take; null: <see cref="Limits.MostTime"/>.</param>
     /// <exception cref="RefusedFileException">The source does not decode, or time ran out.</exception>
     /// <exception cref="OperationCanceledException">Stopped from outside.</exception>
     public static void Make(
-        string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop = default,
+        string source, PixelSize size, Edits edits, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop = default,
         TimeSpan? most = null)
     {
         Vips.EnsureReady();
@@ -30,7 +33,7 @@ public static class LadderMaker
         using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop, clock.Token);
         try
         {
-            MakeAll(source, size, cut, animated, steps, credit, rights, timed.Token);
+            MakeAll(source, size, edits, cut, animated, steps, credit, rights, timed.Token);
         }
         // A stop reaches the decoder as an error of its own, so what is asked is whether one was called for.
         catch (Exception e) when (timed.IsCancellationRequested && e is (OperationCanceledException or VipsException or AggregateException))
@@ -44,30 +47,37 @@ public static class LadderMaker
         }
     }
 
-    private static void MakeAll(string source, PixelSize size, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop)
+    private static void MakeAll(
+        string source, PixelSize size, Edits edits, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop)
     {
         stop.ThrowIfCancellationRequested();
-        using var widest = Decode(source, size, cut, steps.Max(s => s.WidthPx), animated, stop);
+        using var widest = Decode(source, size, edits, cut, steps.Max(s => s.WidthPx), animated, stop);
         var bySize = steps.GroupBy(s => s.WidthPx).OrderByDescending(g => g.Key)
             .Select(g => (Width: g.Key, Steps: g.ToList())).ToList();
         // The widest and slowest first, so that no core is left with one long encoding at the end.
         Parallel.ForEach(bySize, new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount, CancellationToken = stop }, group =>
         {
-            using var image = Resized(widest, group.Width, cut, animated);
+            using var resized = Resized(widest, group.Width, cut, animated);
+            using var image = Editing.Sharpened(resized, edits.Adjustments);
             foreach (var step in group.Steps) Encode(image, step, credit, rights);
         });
     }
 
-    /// <summary>The cut of the source at a width, in memory, in sRGB, upright, without metadata.</summary>
-    internal static Image Decode(string source, PixelSize size, Cut cut, int widthPx, bool animated, CancellationToken stop, Enums.FailOn failOn = Enums.FailOn.Truncated)
+    /// <summary>The cut of the edited source at a width, in memory, in sRGB, upright, without metadata; all but sharpened.</summary>
+    internal static Image Decode(
+        string source, PixelSize size, Edits edits, Cut cut, int widthPx, bool animated, CancellationToken stop, Enums.FailOn failOn = Enums.FailOn.Truncated)
     {
         var scale = (double)widthPx / cut.Width;
         var wholeWidth = Math.Max(1, (int)Math.Round(size.Width * scale));
         using var whole = Image.Thumbnail(animated ? source + "[n=-1]" : source, wholeWidth, height: 100_000, size: Enums.Size.Both,
             outputProfile: "srgb", inputProfile: "srgb", intent: Enums.Intent.Relative, failOn: failOn);
         Vips.LimitTime(whole, stop);
-        using var upright = cut.IsWholeOf(size) ? whole.Copy() : CutOut(whole, cut, scale, widthPx, animated);
-        return Bare(upright).CopyMemory();
+        // Turning and slanting read a picture in another order than it is decoded in.
+        using var held = edits.ChangesGeometry ? whole.CopyMemory() : whole.Copy();
+        using var edited = Editing.Geometry(held, edits, size, scale);
+        using var window = cut.IsWholeOf(edits.SizeOf(size)) ? edited.Copy() : CutOut(edited, cut, scale, widthPx, animated);
+        using var coloured = Editing.Colours(window, edits.Adjustments);
+        return Bare(coloured).CopyMemory();
     }
 
     private static Image CutOut(Image whole, Cut cut, double scale, int widthPx, bool animated)

@@ -1,3 +1,4 @@
+using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
@@ -13,39 +14,70 @@ public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGu
 /// <summary>Decodes a picture once at a modest size and measures it; a truncated file shows here.</summary>
 public static class Measure
 {
-    private const int LookPx = 512;
+    private const int LookPx = 512, DecodePx = 1024;
     private const double GuessShare = 0.3;
 
-    /// <exception cref="RefusedFileException">The pixels do not decode.</exception>
-    public static Measured Read(string path, Probed probed, CancellationToken stop = default)
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static Measured Read(string path, Probed probed, CancellationToken stop = default) => Within(probed.Format, stop, token =>
     {
-        Vips.EnsureReady();
+        var isDoubtful = false;
+        Image image;
         try
         {
-            var size = probed.Size;
-            using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
-            timed.CancelAfter(Limits.MostTime);
-            var wide = Math.Min(size.Width, 1024);
-            using var image = Decoded(path, size, wide, timed.Token, out var isDoubtful);
-            return new(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), isDoubtful);
+            image = Look(path, probed.Size, Edits.None, Enums.FailOn.Warning, token);
         }
-        catch (VipsException)
-        {
-            throw new RefusedFileException($"This {Probe.Named(probed.Format)} is cut short or damaged and does not decode to the end: copy it again from where it came from.");
-        }
-    }
-
-    private static Image Decoded(string path, PixelSize size, int widthPx, CancellationToken stop, out bool isDoubtful)
-    {
-        try
-        {
-            isDoubtful = false;
-            return LadderMaker.Decode(path, size, Cut.Whole(size), widthPx, animated: false, stop, Enums.FailOn.Warning);
-        }
-        catch (VipsException)
+        catch (VipsException) when (!token.IsCancellationRequested)
         {
             isDoubtful = true;
-            return LadderMaker.Decode(path, size, Cut.Whole(size), widthPx, animated: false, stop);
+            image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
+        }
+        using (image) return new Measured(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), isDoubtful);
+    });
+
+    /// <summary>Measures a version of a picture that was read before.</summary>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static Measured Read(string path, PictureFormat format, PixelSize original, Edits edits, CancellationToken stop = default) => Within(format, stop, token =>
+    {
+        using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
+        using var crisp = Editing.Sharpened(image, edits.Adjustments);
+        return new Measured(BytesOf(crisp, 1), SharpnessOf(crisp), KeepGuessOf(crisp), false);
+    });
+
+    /// <summary>How often each tone stands in each channel, before light and colour are adjusted.</summary>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static Histogram Tones(string path, PictureFormat format, PixelSize original, Edits edits, CancellationToken stop = default) => Within(format, stop, token =>
+    {
+        using var image = Look(path, original, edits.Adjusted(Adjustments.None), Enums.FailOn.Truncated, token);
+        using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
+        using var rgb = opaque.Bands < 3 ? opaque.Colourspace(Enums.Interpretation.Srgb) : opaque.Copy();
+        using var counts = rgb.HistFind();
+        var all = counts.WriteToMemory<uint>();
+        return new Histogram([.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3])], [.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3 + 1])], [.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3 + 2])]);
+    });
+
+    private static Image Look(string path, PixelSize original, Edits edits, Enums.FailOn failOn, CancellationToken stop)
+    {
+        var size = edits.SizeOf(original);
+        return LadderMaker.Decode(path, original, edits, Cut.Whole(size), Math.Min(size.Width, DecodePx), animated: false, stop, failOn);
+    }
+
+    private static T Within<T>(PictureFormat format, CancellationToken stop, Func<CancellationToken, T> read)
+    {
+        Vips.EnsureReady();
+        using var clock = new CancellationTokenSource(Limits.MostTime);
+        using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop, clock.Token);
+        try
+        {
+            return read(timed.Token);
+        }
+        catch (VipsException) when (timed.IsCancellationRequested)
+        {
+            stop.ThrowIfCancellationRequested();
+            throw new RefusedFileException($"This {Probe.Named(format)} takes longer than {Limits.MostTime.TotalSeconds:0} s to decode: save a smaller copy and add that.");
+        }
+        catch (VipsException)
+        {
+            throw new RefusedFileException($"This {Probe.Named(format)} is cut short or damaged and does not decode to the end: copy it again from where it came from.");
         }
     }
 

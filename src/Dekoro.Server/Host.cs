@@ -57,6 +57,7 @@ public static class Host
         app.MapGet("/health", (Workspace w) => new Health("ok", Version, w.Database.SchemaVersion())).WithSummary("Liveness: version and the database's schema.");
         var api = app.MapGroup("/api");
         api.MapFiles();
+        api.MapRoom();
         api.MapSwaps();
         api.MapPages();
         api.MapIntake();

@@ -1,3 +1,4 @@
+using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
@@ -7,8 +8,11 @@ namespace Dekoro.Storage;
 
 /// <summary>A picture as the library keeps it.</summary>
 /// <param name="KeepByHand">False while the keep area is only a guess.</param>
+/// <param name="OriginalSize">Of the file as it is kept, orientation applied; the facts are those of the version in use.</param>
+/// <param name="Edits">Of the version in use.</param>
 public sealed record Asset(
-    PictureFacts Facts, string Sha256, string KeptSha256, string Colour, bool KeepByHand, string? TakenOn, DateTimeOffset AddedAt, long Version)
+    PictureFacts Facts, string Sha256, string KeptSha256, string Colour, bool KeepByHand, string? TakenOn, DateTimeOffset AddedAt, long Version,
+    PixelSize OriginalSize, Edits Edits)
 {
     public string Id => Facts.Id;
 }
@@ -19,7 +23,7 @@ public sealed class Assets(Database database)
     private const string Columns = """
         SELECT asset.id, sha256, kept_sha256, asset.file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption, asset.description,
-               asset.credit, rights, asset.folder, source, taken_on, added_at, version
+               asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width, original_height, edits, edition
         """;
 
     public Asset? Find(string id) => database.Read(c => c.All($"{Columns} FROM asset WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
@@ -56,9 +60,11 @@ public sealed class Assets(Database database)
 
     public void Add(Asset asset) => database.Write(c => c.Run("""
         INSERT INTO asset (id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
-                           sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description, credit, rights, folder, source, taken_on, added_at)
+                           sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description, credit, rights, folder, source, taken_on, added_at,
+                           original_width, original_height, edits, edition)
         VALUES ($id, $sha, $kept, $file, $format, $bytes, $width, $height, $frames, $alpha, $colour, $beta, $gamma,
-                $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder, $source, $taken, $added)
+                $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder, $source, $taken, $added,
+                $originalWidth, $originalHeight, $edits, $edition)
         """,
         [
             ("$id", asset.Id), ("$sha", asset.Sha256), ("$kept", asset.KeptSha256), ("$file", asset.Facts.FileName),
@@ -66,6 +72,8 @@ public sealed class Assets(Database database)
             ("$height", asset.Facts.Size.Height), ("$frames", asset.Facts.Frames), ("$alpha", asset.Facts.HasAlpha ? 1 : 0),
             ("$colour", asset.Colour), ("$beta", asset.Facts.Bytes.Beta), ("$gamma", asset.Facts.Bytes.Gamma),
             ("$sharpness", asset.Facts.Sharpness ?? 0.0), ("$taken", asset.TakenOn), ("$added", asset.AddedAt.ToString("o")),
+            ("$originalWidth", asset.OriginalSize.Width), ("$originalHeight", asset.OriginalSize.Height),
+            ("$edits", EditsText.Write(asset.Edits)), ("$edition", asset.Facts.Edition),
             .. KeepParameters(asset.Facts.Keep, asset.KeepByHand), .. WordParameters(asset.Facts.Words),
         ]));
 
@@ -82,7 +90,7 @@ public sealed class Assets(Database database)
     public IReadOnlyList<string> Folders() =>
         database.Read(c => c.All("SELECT DISTINCT folder FROM asset WHERE folder <> '' ORDER BY folder", row => row.GetString(0)));
 
-    private static (string, object?)[] KeepParameters(KeepBox? keep, bool byHand) =>
+    internal static (string, object?)[] KeepParameters(KeepBox? keep, bool byHand) =>
         [("$x", keep?.X), ("$y", keep?.Y), ("$w", keep?.Width), ("$h", keep?.Height), ("$by", byHand ? "hand" : "guess")];
 
     private static (string, object?)[] WordParameters(Words words) =>
@@ -96,7 +104,9 @@ public sealed class Assets(Database database)
             new PixelSize(row.Int("width"), row.Int("height")), row.Int("has_alpha") == 1, row.Int("frames"), row.Long("bytes"),
             new BytesModel(row.Real("bytes_beta"), row.Real("bytes_gamma")), row.Real("sharpness"),
             row.IsNull("keep_x") ? null : new KeepBox(row.Real("keep_x"), row.Real("keep_y"), row.Real("keep_w"), row.Real("keep_h")),
-            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"), row.Text("source"))),
+            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"), row.Text("source")),
+            row.Int("edition")),
         row.Text("sha256"), row.Text("kept_sha256"), row.Text("colour"), row.Text("keep_by") == "hand", row.TextOrNull("taken_on"),
-        DateTimeOffset.Parse(row.Text("added_at"), System.Globalization.CultureInfo.InvariantCulture), row.Long("version"));
+        DateTimeOffset.Parse(row.Text("added_at"), System.Globalization.CultureInfo.InvariantCulture), row.Long("version"),
+        new PixelSize(row.Int("original_width"), row.Int("original_height")), EditsText.Read(row.Text("edits")) ?? Edits.None);
 }

@@ -1,3 +1,4 @@
+using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Planning;
 using NetVips;
@@ -14,7 +15,7 @@ public sealed class LadderMakerTests : IDisposable
         var size = Demo.Probe("hall-progressive.jpg").Size;
         var cut = Cut.To(AspectRatio.Of(16, 9), size, KeepBox.Middle);
         var steps = (from width in new[] { 320, 640, 1200 } from format in new[] { OutputFormat.WebP, OutputFormat.Jpeg, OutputFormat.Avif } select Step(width, format)).ToList();
-        LadderMaker.Make(Demo.Path("hall-progressive.jpg"), size, cut, animated: false, steps, "", "");
+        LadderMaker.Make(Demo.Path("hall-progressive.jpg"), size, Edits.None, cut, animated: false, steps, "", "");
         foreach (var step in steps)
         {
             using var made = Image.NewFromFile(step.Path);
@@ -32,7 +33,7 @@ public sealed class LadderMakerTests : IDisposable
         var size = Demo.Probe("windle-sands-june-morning.jpg").Size;
         var cut = new Cut(4000, 500, 1000, 1000);
         var step = Step(500, OutputFormat.Png);
-        LadderMaker.Make(Demo.Path("windle-sands-june-morning.jpg"), size, cut, animated: false, [step], "", "");
+        LadderMaker.Make(Demo.Path("windle-sands-june-morning.jpg"), size, Edits.None, cut, animated: false, [step], "", "");
         using var source = Image.NewFromFile(Demo.Path("windle-sands-june-morning.jpg"));
         using var expected = source.Crop(4000, 500, 1000, 1000).Resize(0.5);
         using var made = Image.NewFromFile(step.Path);
@@ -44,7 +45,7 @@ public sealed class LadderMakerTests : IDisposable
     {
         using (var source = Image.NewFromFile(Demo.Path("museum-with-location.jpg"))) Assert.Contains(source.GetFields(), f => f.Contains("GPS", StringComparison.Ordinal));
         var step = Step(640, OutputFormat.Jpeg);
-        LadderMaker.Make(Demo.Path("museum-with-location.jpg"), Demo.Probe("museum-with-location.jpg").Size, Cut.Whole(Demo.Probe("museum-with-location.jpg").Size), false, [step], "Ana Verhulst", "");
+        LadderMaker.Make(Demo.Path("museum-with-location.jpg"), Demo.Probe("museum-with-location.jpg").Size, Edits.None, Cut.Whole(Demo.Probe("museum-with-location.jpg").Size), false, [step], "Ana Verhulst", "");
         using var made = Image.NewFromFile(step.Path);
         Assert.DoesNotContain(made.GetFields(), f => f.Contains("GPS", StringComparison.Ordinal) || f.Contains("Serial", StringComparison.Ordinal));
         Assert.Contains("Ana Verhulst", File.ReadAllText(step.Path, System.Text.Encoding.Latin1), StringComparison.Ordinal);
@@ -56,7 +57,7 @@ public sealed class LadderMakerTests : IDisposable
         foreach (var name in new[] { "poster-for-the-printer.jpg", "lighthouse-turned.jpg" })
         {
             var (size, step) = (Demo.Probe(name).Size, Step(320, OutputFormat.Jpeg));
-            LadderMaker.Make(Demo.Path(name), size, Cut.Whole(size), false, [step], "", "");
+            LadderMaker.Make(Demo.Path(name), size, Edits.None, Cut.Whole(size), false, [step], "", "");
             using var made = Image.NewFromFile(step.Path);
             Assert.Equal(Enums.Interpretation.Srgb, made.Interpretation);
             Assert.Equal((double)size.Width / size.Height, (double)made.Width / made.Height, 1);
@@ -68,10 +69,10 @@ public sealed class LadderMakerTests : IDisposable
     {
         var gif = Demo.Probe("tail-in-the-wind.gif");
         var (moving, still) = (Step(300, OutputFormat.WebP), Step(450, OutputFormat.WebP));
-        LadderMaker.Make(Demo.Path("tail-in-the-wind.gif"), gif.Size, Cut.Whole(gif.Size), true, [moving], "", "");
+        LadderMaker.Make(Demo.Path("tail-in-the-wind.gif"), gif.Size, Edits.None, Cut.Whole(gif.Size), true, [moving], "", "");
         using (var made = Image.NewFromFile(moving.Path, kwargs: new VOption { { "n", -1 } })) Assert.Equal(gif.Frames, (int)made.Get("n-pages"));
         var png = Demo.Probe("kite-cut-out.png");
-        LadderMaker.Make(Demo.Path("kite-cut-out.png"), png.Size, Cut.Whole(png.Size), false, [still], "", "");
+        LadderMaker.Make(Demo.Path("kite-cut-out.png"), png.Size, Edits.None, Cut.Whole(png.Size), false, [still], "", "");
         using var alpha = Image.NewFromFile(still.Path);
         Assert.True(alpha.HasAlpha() && alpha[3].Min() < 10);
     }
@@ -83,7 +84,7 @@ public sealed class LadderMakerTests : IDisposable
         var file = "windle-sands-june-morning.jpg";
         var size = Demo.Probe(file).Size;
         void Make(CancellationToken stop, TimeSpan most) =>
-            LadderMaker.Make(Demo.Path(file), size, Cut.Whole(size), false, [Step(2000, OutputFormat.WebP)], "", "", stop, most);
+            LadderMaker.Make(Demo.Path(file), size, Edits.None, Cut.Whole(size), false, [Step(2000, OutputFormat.WebP)], "", "", stop, most);
         foreach (var ms in new[] { 0, 10 })
             Assert.Contains("takes longer than", Assert.Throws<RefusedFileException>(() => Make(default, TimeSpan.FromMilliseconds(ms))).Message, StringComparison.Ordinal);
         using var later = new CancellationTokenSource(10);

@@ -20,7 +20,7 @@ public sealed class IntakeApiTests(ServerFixture server) : IClassFixture<ServerF
         // Nothing is kept before the yes, and yet the page can be seen with its pictures.
         Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync($"/api/files/{ids[0]}", Stop)).StatusCode);
         var page = await server.Http.GetStringAsync($"/api/intake/{proposal["id"]}/page?title=Lanterns", Stop);
-        Assert.Contains($"/media/proof/{ids[0]}/", page, StringComparison.Ordinal);
+        Assert.Contains($"/media/proof/{ids[0]}.0/", page, StringComparison.Ordinal);
         Assert.Equal("image/webp", (await server.Http.GetAsync($"/media/proof/{ids[1]}/whole/320", Stop)).Content.Headers.ContentType!.MediaType);
 
         var kept = await KeepAsync(proposal, new { newKind = "post", newTitle = "Sixty-one lanterns", pictures = ids.Select((id, i) => new { id, words = new { title = $"Lanterns {i}", alt = "Lanterns over wet sand", folder = "Lantern nights" } }) });

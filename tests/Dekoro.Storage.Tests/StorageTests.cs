@@ -1,3 +1,4 @@
+using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
@@ -152,6 +153,30 @@ public sealed class StorageTests : IDisposable
         Assert.True(again.SchemaVersion() >= 1);
     }
 
+    [Fact]
+    public void A_version_is_used_everywhere_goes_back_whole_and_its_number_is_never_given_again()
+    {
+        var (assets, editions) = (new Assets(_database), new Editions(_database));
+        assets.Add(Asset("1", new Words("Kite"), new KeepBox(0.1, 0.1, 0.3, 0.3)));
+        Edition Version(Edits edits) => new(0, edits, edits.SizeOf(new(30, 20)), new BytesModel(3, 1.5), 0.7, new KeepBox(0.5, 0.5, 0.2, 0.2), false, Now);
+        var (turned, lit) = (Edits.None.Turned(), Edits.None.Turned().Adjusted(Adjustments.Of(light: 12)));
+        Assert.Equal(1, editions.Use(assets.Find("1")!, Version(turned), null, Now));
+        var now = assets.Find("1")!;
+        Assert.Equal((turned, 1, new PixelSize(20, 30), new PixelSize(30, 20)), (now.Edits, now.Facts.Edition, now.Facts.Size, now.OriginalSize));
+        // A later state of the same work takes its place under a number of its own.
+        Assert.Equal(2, editions.Use(now, Version(lit), 1, Now));
+        Assert.Equal([0, 2], editions.Of("1").Select(e => e.Number));
+        // Back to the original: its size and its hand-drawn keep area are there again.
+        var original = editions.Find("1", 0)!;
+        Assert.Equal(0, editions.Use(assets.Find("1")!, original, null, Now));
+        now = assets.Find("1")!;
+        Assert.Equal((Edits.None, new PixelSize(30, 20), new KeepBox(0.1, 0.1, 0.3, 0.3), true), (now.Edits, now.Facts.Size, now.Facts.Keep!.Value, now.KeepByHand));
+        Assert.Equal(3, editions.Use(now, Version(turned.Mirrored()), null, Now));
+        // From a state that has gone, nothing is kept.
+        Assert.Null(editions.Use(now, Version(turned), null, Now));
+        Assert.Equal(2, editions.Use(assets.Find("1")!, editions.Find("1", 2)!, null, Now));
+    }
+
     public void Dispose()
     {
         _database.Dispose();
@@ -160,5 +185,5 @@ public sealed class StorageTests : IDisposable
 
     private static Asset Asset(string id, Words words, KeepBox? keep = null) => new(
         new PictureFacts(id, id + ".jpg", PictureFormat.Jpeg, new PixelSize(30, 20), true, 1, 12, new BytesModel(1, 2), 0.5, keep, words),
-        new string('a', 63) + id, new string('b', 63) + id, "RGB", KeepByHand: keep is not null, "2026-05-04", Now, 1);
+        new string('a', 63) + id, new string('b', 63) + id, "RGB", KeepByHand: keep is not null, "2026-05-04", Now, 1, new PixelSize(30, 20), Edits.None);
 }

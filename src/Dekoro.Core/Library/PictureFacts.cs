@@ -12,14 +12,15 @@ public sealed record Words(
     string Title = "", string Alt = "", string Caption = "", string Description = "", string Credit = "", string Rights = "", string Folder = "", string Source = "");
 
 /// <summary>What the computation knows of a picture: measured once, when it comes in.</summary>
-/// <param name="Size">As seen, orientation applied.</param>
+/// <param name="Size">As seen, orientation and edits applied.</param>
 /// <param name="Frames">1 for a still.</param>
 /// <param name="Bytes">Expected bytes of a WebP of the whole picture, by width.</param>
 /// <param name="Sharpness">Variance of the Laplacian over contrast on a 512 px copy; null until measured.</param>
 /// <param name="Keep">Keep area, drawn or guessed; null where there is none yet.</param>
+/// <param name="Edition">Number of the version in use; 0 is the original.</param>
 public sealed record PictureFacts(
     string Id, string FileName, PictureFormat Format, PixelSize Size, bool HasAlpha, int Frames, long FileBytes,
-    BytesModel Bytes, double? Sharpness, KeepBox? Keep, Words Words)
+    BytesModel Bytes, double? Sharpness, KeepBox? Keep, Words Words, int Edition = 0)
 {
     public bool IsAnimated => Frames > 1;
 

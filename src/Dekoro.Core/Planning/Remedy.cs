@@ -1,5 +1,6 @@
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Planning;
@@ -10,17 +11,22 @@ namespace Dekoro.Core.Planning;
 public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePicture = false)
 {
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
-    public static Remedy? For(FigurePlan figure, PageLayout layout)
+    public static Remedy? For(FigurePlan figure, PageLayout layout) => For(figure.Picture, figure.Cut, figure.Fits, layout);
+
+    /// <returns>Null where the picture is sharp on every class of screen.</returns>
+    public static Remedy? For(Standing standing, PageLayout layout) => For(standing.Picture, standing.Cut, standing.Fits, layout);
+
+    private static Remedy? For(PictureFacts picture, Cut cut, PerClass<Fit> fits, PageLayout layout)
     {
-        var worst = WidthClasses.All.Select(c => figure.Fits[c]).Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density);
+        var worst = WidthClasses.All.Select(c => fits[c]).Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density);
         if (worst is null) return null;
         var at = worst.Class.ToString().ToLowerInvariant();
         if (worst.Reason == FitReason.Blurred) return new("The picture itself is blurred: no size mends that, so choose another.");
         if (worst.Reason == FitReason.CutTooTight)
-            return new($"The cut keeps {figure.Cut.Width} of {figure.Picture.Size.Width} px; the whole picture would be sharp on {at}.", WholePicture: true);
-        return LargestSharp(figure, layout) is { } role
+            return new($"The cut keeps {cut.Width} of {picture.Size.Width} px; the whole picture would be sharp on {at}.", WholePicture: true);
+        return LargestSharp(picture, cut, layout) is { } role
             ? new($"{Capital(NameOf(role))} would be sharp everywhere.", role)
-            : new($"The file is {figure.Picture.Size.Width} px wide; on {at} it takes {SharpFileWidth(worst, figure)} px to be sharp here.");
+            : new($"The file is {picture.Size.Width} px wide; on {at} it takes {SharpFileWidth(worst, picture, cut)} px to be sharp here.");
     }
 
     public static string NameOf(SizeRole role) => role switch
@@ -33,15 +39,15 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
     };
 
     /// <summary>The cut keeps its share of the picture, so the file must grow by as much as the cut.</summary>
-    private static int SharpFileWidth(Fit worst, FigurePlan figure) =>
-        (int)Math.Ceiling((double)worst.SharpFromPx * figure.Picture.Size.Width / figure.Cut.Width);
+    private static int SharpFileWidth(Fit worst, PictureFacts picture, Cut cut) =>
+        (int)Math.Ceiling((double)worst.SharpFromPx * picture.Size.Width / cut.Width);
 
-    private static SizeRole? LargestSharp(FigurePlan figure, PageLayout layout)
+    private static SizeRole? LargestSharp(PictureFacts picture, Cut cut, PageLayout layout)
     {
         foreach (var role in Enum.GetValues<SizeRole>().Reverse())
         {
             var slot = layout.SlotOf(new FigureSize.ByRole(role));
-            var fits = PagePlanner.FitsOf(figure.Picture, figure.Cut, slot, figure.Ladder.WidthsPx, layout.Style);
+            var fits = PagePlanner.FitsOf(picture, cut, slot, [cut.Width], layout.Style);
             var sharp = WidthClasses.All.All(c => fits[c].Word == FitWord.Sharp);
             if (sharp) return role;
         }

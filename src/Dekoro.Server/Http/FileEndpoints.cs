@@ -13,10 +13,11 @@ namespace Dekoro.Server.Http;
 /// <summary>A keep area: fractions of the picture's width and height.</summary>
 public sealed record KeepArea(double X, double Y, double Width, double Height, bool ByHand);
 
+/// <param name="Picture">Names its proofs: the id with the version in use.</param>
 /// <param name="SuggestedTitle">Empty where the file's name gives nothing readable.</param>
 /// <param name="Places">How many places it stands in.</param>
 public sealed record FileItem(
-    string Id, string FileName, PictureFormat Format, int Width, int Height, int Frames, long Bytes, string Colour, bool HasAlpha,
+    string Id, string Picture, string FileName, PictureFormat Format, int Width, int Height, int Frames, long Bytes, string Colour, bool HasAlpha,
     Words Words, KeepArea? Keep, IReadOnlyList<Mark> Marks, string SuggestedTitle, int Places, DateTimeOffset AddedAt, string? TakenOn, long Version,
     ThroughLook? Through = null);
 
@@ -201,7 +202,7 @@ internal static class FileEndpoints
     public static FileItem ItemOf(Asset asset, int places)
     {
         var f = asset.Facts;
-        return new(f.Id, f.FileName, f.Format, f.Size.Width, f.Size.Height, f.Frames, f.FileBytes, asset.Colour, f.HasAlpha, f.Words,
+        return new(f.Id, ProofAddresses.NameOf(f), f.FileName, f.Format, f.Size.Width, f.Size.Height, f.Frames, f.FileBytes, asset.Colour, f.HasAlpha, f.Words,
             f.Keep is { } k ? new(k.X, k.Y, k.Width, k.Height, asset.KeepByHand) : null,
             [.. Marks.Of(f)], FileNames.SuggestTitle(f.FileName, f.Words.Description), places, asset.AddedAt, asset.TakenOn, asset.Version);
     }

@@ -5,6 +5,7 @@ using Dekoro.Core.Planning;
 using Dekoro.Imaging;
 using Dekoro.Publishing;
 using Dekoro.Server.Work;
+using Dekoro.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Dekoro.Server.Http;
@@ -32,12 +33,13 @@ internal static class MediaEndpoints
         string asset, string cut, int width, Workspace workspace, Proposals proposals, RenditionMaker maker, HttpResponse response)
     {
         if (!RenditionMaker.ProofWidths.Contains(width)) return Problems.Of(404, $"Proofs are {string.Join(", ", RenditionMaker.ProofWidths)} px wide.");
-        if ((workspace.Assets.Find(asset) ?? proposals.FindPicture(asset)) is not { } found) return Problems.NoPicture();
+        if (Found(asset, workspace, proposals) is not { } found) return Problems.NoPicture();
         if (CutOf(cut, found.Facts.Size) is not { } window) return Problems.Of(404, "This cut does not lie in the picture.");
         try
         {
             var path = await maker.ProofAsync(found, window, width);
-            response.Headers.CacheControl = Forever;
+            // Without its version named, a picture may be another one tomorrow.
+            response.Headers.CacheControl = asset.Contains('.', StringComparison.Ordinal) ? Forever : "no-cache";
             return Results.File(path, found.Facts.IsAnimated ? "image/gif" : "image/webp");
         }
         catch (RefusedFileException e)
@@ -49,7 +51,7 @@ internal static class MediaEndpoints
     /// <summary>A drawing is sent as it is kept, unable to act; a photograph is offered for keeping, never shown.</summary>
     private static IResult Original(string asset, Workspace workspace, Proposals proposals, HttpResponse response)
     {
-        if ((workspace.Assets.Find(asset) ?? proposals.FindPicture(asset)) is not { } found) return Problems.NoPicture();
+        if (Found(asset, workspace, proposals) is not { } found) return Problems.NoPicture();
         response.Headers.ContentSecurityPolicy = PicturePolicy;
         response.Headers.CacheControl = Forever;
         return found.Facts.IsVector
@@ -63,16 +65,18 @@ internal static class MediaEndpoints
         if (workspace.Renditions.SpecOf(name) is not { } spec) return Problems.Of(404, "No page asks for this file.");
         var file = Json.Read<PlannedFile>(spec);
         if (workspace.Assets.Find(file.AssetId) is not { } asset) return Problems.NoPicture();
+        // Asked for of an older version: it is given where it was made, and not made of another.
+        if (maker.NameOf(asset, file) != name && !File.Exists(maker.PathOf(name))) return Problems.Of(404, "This file was of an older version of the picture.");
         response.Headers.CacheControl = Forever;
-        return Results.File(await maker.PlannedAsync(asset, file), FigureMime.Of(file.Format));
+        return Results.File(maker.NameOf(asset, file) == name ? await maker.PlannedAsync(asset, file) : maker.PathOf(name), FigureMime.Of(file.Format));
     }
 
     private static IResult ProofAsset(string name, Workspace workspace, HttpResponse response)
     {
         if (name == "site.css") return Results.Text(SiteCss.Write(new PageLayout(workspace.Style.Current), isProof: true), "text/css");
-        if (!Assets.Fonts.Contains(name)) return Results.NotFound();
+        if (!Dekoro.Publishing.Assets.Fonts.Contains(name)) return Results.NotFound();
         response.Headers.CacheControl = Forever;
-        return Results.File(Assets.Bytes(name), "font/woff2");
+        return Results.File(Dekoro.Publishing.Assets.Bytes(name), "font/woff2");
     }
 
     /// <summary>The draft as a page; with ?desk it has proof pictures and no end, for the desk to work on.</summary>
@@ -114,6 +118,19 @@ internal static class MediaEndpoints
         if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(page.Length > 0 ? $"/live/{page}/" : "/live/");
         response.Headers.CacheControl = "no-cache";
         return Results.File(index, "text/html; charset=utf-8");
+    }
+
+    /// <summary>A picture by its id, as the version in use or, where it says .n, as version n.</summary>
+    private static Asset? Found(string name, Workspace workspace, Proposals proposals)
+    {
+        var parts = name.Split('.', 2);
+        if ((workspace.Assets.Find(parts[0]) ?? proposals.FindPicture(parts[0])) is not { } asset) return null;
+        if (parts.Length == 1) return asset;
+        if (!int.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var number)) return null;
+        if (number == asset.Facts.Edition) return asset;
+        return workspace.Editions.Find(asset.Id, number) is { } edition
+            ? asset with { Edits = edition.Edits, Facts = asset.Facts with { Size = edition.Size, Edition = number } }
+            : null;
     }
 
     private static Cut? CutOf(string text, PixelSize size)

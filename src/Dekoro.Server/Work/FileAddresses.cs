@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
 using Dekoro.Publishing;
 using Dekoro.Storage;
@@ -15,7 +16,10 @@ public sealed class ProofAddresses : IFileAddresses
     public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) => figure.IsUnchanged
         ? [[.. figure.FilesIn(OutputFormat.Svg)]]
         : [[.. RenditionMaker.ProofWidths.Where(w => w <= figure.Cut.Width).DefaultIfEmpty(RenditionMaker.ProofWidths[0])
-            .Select(w => new PlannedFile(figure.Picture.Id, figure.Cut, w, OutputFormat.WebP))]];
+            .Select(w => new PlannedFile(NameOf(figure.Picture), figure.Cut, w, OutputFormat.WebP))]];
+
+    /// <summary>Names a picture with its version, so that its proofs can be held for ever.</summary>
+    public static string NameOf(PictureFacts picture) => string.Create(CultureInfo.InvariantCulture, $"{picture.Id}.{picture.Edition}");
 
     private static int ProofWidth(int widthPx) => RenditionMaker.ProofWidths.FirstOrDefault(w => w >= widthPx, RenditionMaker.ProofWidths[^1]);
 }

@@ -51,7 +51,7 @@ public sealed class PlanBook(Workspace workspace)
     {
         var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.Select(f => f.AssetId).Distinct()])
             .OrderBy(a => a.Id, StringComparer.Ordinal)
-            .Select(a => new { a.Id, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
+            .Select(a => new { a.Id, a.Facts.Edition, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
         return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures });
     }
 

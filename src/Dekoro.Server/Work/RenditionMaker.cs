@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Planning;
 using Dekoro.Imaging;
@@ -18,7 +19,7 @@ public sealed class RenditionMaker(Workspace workspace)
     // One ladder at a time keeps all cores busy by itself; a proof is small and must not wait behind it.
     private readonly SemaphoreSlim _ladders = new(1), _proofs = new(Environment.ProcessorCount);
 
-    public RenditionSpec SpecOf(Asset asset, PlannedFile file) => new(asset.KeptSha256, file.Cut, file.WidthPx, file.Format,
+    public RenditionSpec SpecOf(Asset asset, PlannedFile file) => new(asset.KeptSha256, EditsText.Write(asset.Edits), file.Cut, file.WidthPx, file.Format,
         RenditionSpec.QualityOf(file.Format), asset.Facts.Words.Credit, asset.Facts.Words.Rights);
 
     /// <summary>The address name of a planned file; unchanged ones go by their original's hash.</summary>
@@ -94,7 +95,7 @@ public sealed class RenditionMaker(Workspace workspace)
         }).ToList();
         try
         {
-            LadderMaker.Make(workspace.PathOf(asset), asset.Facts.Size, cut, asset.Facts.IsAnimated, [.. steps.Select(s => s.Step)],
+            LadderMaker.Make(workspace.PathOf(asset), asset.OriginalSize, asset.Edits, cut, asset.Facts.IsAnimated, [.. steps.Select(s => s.Step)],
                 asset.Facts.Words.Credit, asset.Facts.Words.Rights, stop);
             foreach (var (step, path) in steps) File.Move(step.Path, path, overwrite: true);
         }

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Xml;
+using Dekoro.Core.Editing;
 using Dekoro.Core.Library;
 using Dekoro.Imaging;
 using Dekoro.Storage;
@@ -95,7 +96,8 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
             WordsOf(name, given, probed.Embedded));
         if (measured.IsDoubtful) note = "Parts of this file may be damaged: look at it before you place it, and copy it again if they are.";
         workspace.Files.Keep(kept);
-        return (new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1), new(name, id, Note: note));
+        return (new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1,
+            probed.Size, Edits.None), new(name, id, Note: note));
     }
 
     /// <summary>What is given stands; the rest is taken from inside the file, and the title at last from its name.</summary>

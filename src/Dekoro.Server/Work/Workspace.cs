@@ -30,6 +30,7 @@ public sealed class Workspace : IDisposable
         _held = Hold(Path.Combine(places.DataFolder, "in-use"));
         Database = new Database(Path.Combine(places.DataFolder, "dekoro.db"));
         Assets = new Assets(Database);
+        Editions = new Editions(Database);
         Pages = new Pages(Database);
         Releases = new Releases(Database);
         Renditions = new Renditions(Database);
@@ -42,6 +43,7 @@ public sealed class Workspace : IDisposable
     public Places Places { get; }
     public Database Database { get; }
     public Assets Assets { get; }
+    public Editions Editions { get; }
     public Pages Pages { get; }
     public Releases Releases { get; }
     public Renditions Renditions { get; }

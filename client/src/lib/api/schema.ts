@@ -172,6 +172,328 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/files/{id}/room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture with its versions and every cut in use. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Room"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/room/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a picture under edits would be, without keeping it. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RoomState"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RoomLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/room/turn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Edits turned by quarters or mirrored, as they are seen. */
+        post: {
+            parameters: {
+                query: {
+                    quarters: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EditsLook"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EditsLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/room/even": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Light, contrast and warmth that would even the picture out. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AdjustmentsLook"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/room/guess": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A first guess of what must stay in view. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Box"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a version and uses it everywhere. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["KeepVersion"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Room"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/versions/{number}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Uses an older version everywhere. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    number: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Room"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/download": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The picture at a size and in a format, as a file. */
+        get: {
+            parameters: {
+                query?: {
+                    width?: number;
+                    height?: number;
+                    format?: string;
+                    fit?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}/swap": {
         parameters: {
             query?: never;
@@ -1117,6 +1439,38 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AdjustmentsLook: {
+            /**
+             * Format: int32
+             * @default 0
+             */
+            light: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            contrast: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            shadows: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            colour: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            warmth: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            sharpen: number;
+        };
         Affine: {
             /** Format: double */
             a: number;
@@ -1173,6 +1527,16 @@ export interface components {
             id: string;
             html: string;
         };
+        Box: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            width: number;
+            /** Format: double */
+            height: number;
+        };
         BringFromArchive: {
             address: string;
             items: number[];
@@ -1180,6 +1544,11 @@ export interface components {
         ChosenPicture: {
             id: string;
             words: components["schemas"]["FileChange"];
+        };
+        CurveLook: {
+            red: number[];
+            green: number[];
+            blue: number[];
         };
         Cut: {
             /** Format: int32 */
@@ -1191,6 +1560,15 @@ export interface components {
             /** Format: int32 */
             height: number;
             shape: components["schemas"]["AspectRatio"];
+        };
+        CutInUse: {
+            pageId: string;
+            pageTitle: string;
+            blockId: string;
+            size: string;
+            shape: null | string;
+            look: components["schemas"]["ThroughLook"];
+            remedy: null | components["schemas"]["Remedy"];
         };
         Draft: {
             id: string;
@@ -1217,6 +1595,15 @@ export interface components {
             state: string;
             /** Format: date-time */
             changedAt: string;
+        };
+        EditsLook: {
+            /** Format: int32 */
+            quarterTurns: number;
+            isMirrored: boolean;
+            /** Format: double */
+            straightenDeg: number;
+            window: components["schemas"]["Box"];
+            adjustments: components["schemas"]["AdjustmentsLook"];
         };
         FigureLimits: {
             /** Format: int32 */
@@ -1263,6 +1650,7 @@ export interface components {
         };
         FileItem: {
             id: string;
+            picture: string;
             fileName: string;
             format: components["schemas"]["PictureFormat"];
             /** Format: int32 */
@@ -1371,6 +1759,12 @@ export interface components {
             newKind?: null | string;
             newTitle?: null | string;
             after?: null | string;
+        };
+        KeepVersion: {
+            edits: components["schemas"]["EditsLook"];
+            keep?: null | components["schemas"]["Box"];
+            /** Format: int32 */
+            replaces?: null | number;
         };
         KeptProposal: {
             files: components["schemas"]["Taken"][];
@@ -1483,6 +1877,20 @@ export interface components {
         };
         /** @enum {unknown} */
         PictureFormat: "jpeg" | "png" | "webP" | "avif" | "gif" | "svg" | "tiff";
+        PictureMap: {
+            /** Format: double */
+            a: number;
+            /** Format: double */
+            b: number;
+            /** Format: double */
+            c: number;
+            /** Format: double */
+            d: number;
+            /** Format: double */
+            e: number;
+            /** Format: double */
+            f: number;
+        };
         /** @enum {unknown} */
         ProposalKind: "mail" | "webPage" | "archive" | "bundle";
         ProposalLook: {
@@ -1536,6 +1944,37 @@ export interface components {
             size?: null | components["schemas"]["SizeRole"];
             /** @default false */
             wholePicture: boolean;
+        };
+        Room: {
+            file: components["schemas"]["FileItem"];
+            /** Format: int32 */
+            originalWidth: number;
+            /** Format: int32 */
+            originalHeight: number;
+            versions: components["schemas"]["VersionLook"][];
+            look: components["schemas"]["RoomLook"];
+            /** Format: double */
+            mostStraightenDeg: number;
+            cannotEdit: null | string;
+        };
+        RoomLook: {
+            edits: components["schemas"]["EditsLook"];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            frame: components["schemas"]["Box"];
+            map: components["schemas"]["PictureMap"];
+            frameMap: components["schemas"]["PictureMap"];
+            keep: null | components["schemas"]["Box"];
+            curves: components["schemas"]["CurveLook"][];
+            colourMatrix: number[];
+            sharpenKernel: number[];
+            cuts: components["schemas"]["CutInUse"][];
+        };
+        RoomState: {
+            edits: components["schemas"]["EditsLook"];
+            keep?: null | components["schemas"]["Box"];
         };
         Segment: {
             /** Format: double */
@@ -1599,6 +2038,20 @@ export interface components {
             loss: string;
             phone: components["schemas"]["FitLook"];
             desktop: components["schemas"]["FitLook"];
+        };
+        VersionLook: {
+            /** Format: int32 */
+            number: number;
+            picture: string;
+            what: string;
+            edits: components["schemas"]["EditsLook"];
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            isInUse: boolean;
+            /** Format: date-time */
+            madeAt: string;
         };
         Weight: {
             /** Format: double */

@@ -1,0 +1,250 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Editing;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
+using Dekoro.Imaging;
+using Dekoro.Server.Work;
+using Dekoro.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>Each from −100 to 100, sharpen from 0; 0 leaves it.</summary>
+public sealed record AdjustmentsLook(int Light = 0, int Contrast = 0, int Shadows = 0, int Colour = 0, int Warmth = 0, int Sharpen = 0);
+
+/// <param name="Window">The cut, as fractions of the straightened frame.</param>
+public sealed record EditsLook(int QuarterTurns, bool IsMirrored, double StraightenDeg, Box Window, AdjustmentsLook Adjustments);
+
+/// <summary>Fractions of a picture's width and height.</summary>
+public sealed record Box(double X, double Y, double Width, double Height);
+
+/// <param name="Number">0 is the original.</param>
+/// <param name="Picture">Names its proofs.</param>
+public sealed record VersionLook(int Number, string Picture, string What, EditsLook Edits, int Width, int Height, bool IsInUse, DateTimeOffset MadeAt);
+
+/// <summary>A cut of the picture as a place uses it.</summary>
+/// <param name="Size">As people say it.</param>
+public sealed record CutInUse(string PageId, string PageTitle, string BlockId, string Size, string? Shape, ThroughLook Look, Remedy? Remedy);
+
+/// <summary>A curve of each channel, as the values of a browser's transfer table.</summary>
+public sealed record CurveLook(IReadOnlyList<double> Red, IReadOnlyList<double> Green, IReadOnlyList<double> Blue);
+
+/// <summary>What a picture under edits is, without keeping it.</summary>
+/// <param name="Frame">What a cut is drawn on: the edited picture before its cut.</param>
+/// <param name="Map">From px of the original to px of the edited picture, as CSS writes a matrix.</param>
+/// <param name="FrameMap">The same to px of the frame.</param>
+public sealed record RoomLook(
+    EditsLook Edits, int Width, int Height, Box Frame, PictureMap Map, PictureMap FrameMap, Box? Keep,
+    IReadOnlyList<CurveLook> Curves, IReadOnlyList<double> ColourMatrix, IReadOnlyList<double> SharpenKernel, IReadOnlyList<CutInUse> Cuts);
+
+/// <summary>All a room needs when a picture is opened in it.</summary>
+/// <param name="CannotEdit">Why there is nothing to edit; null where there is.</param>
+public sealed record Room(FileItem File, int OriginalWidth, int OriginalHeight, IReadOnlyList<VersionLook> Versions, RoomLook Look, double MostStraightenDeg, string? CannotEdit);
+
+/// <param name="Keep">The keep area in the edited picture; null lets it follow from the version in use.</param>
+public sealed record RoomState(EditsLook Edits, Box? Keep = null);
+
+/// <param name="Replaces">The version of which this is a later state; null makes a new one.</param>
+public sealed record KeepVersion(EditsLook Edits, Box? Keep = null, int? Replaces = null);
+
+/// <summary>The picture room: one picture, its versions, and every cut in use.</summary>
+internal static class RoomEndpoints
+{
+    public static void MapRoom(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/files/{id}/room", Open).WithSummary("A picture with its versions and every cut in use.");
+        api.MapPost("/files/{id}/room/look", LookAt).WithSummary("What a picture under edits would be, without keeping it.");
+        api.MapPost("/files/{id}/room/turn", Turn).WithSummary("Edits turned by quarters or mirrored, as they are seen.");
+        api.MapGet("/files/{id}/room/even", Even).WithSummary("Light, contrast and warmth that would even the picture out.");
+        api.MapGet("/files/{id}/room/guess", Guess).WithSummary("A first guess of what must stay in view.");
+        api.MapPost("/files/{id}/versions", Keep).WithSummary("Keeps a version and uses it everywhere.");
+        api.MapPost("/files/{id}/versions/{number:int}/use", Use).WithSummary("Uses an older version everywhere.");
+        api.MapGet("/files/{id}/download", Download).WithSummary("The picture at a size and in a format, as a file.");
+    }
+
+    private static Results<Ok<Room>, ProblemHttpResult> Open(string id, Workspace workspace, PlanBook book)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        return TypedResults.Ok(new Room(
+            FileEndpoints.ItemOf(asset, book.PlacesByPicture()[id].Count()), asset.OriginalSize.Width, asset.OriginalSize.Height,
+            VersionsOf(asset, workspace), LookOf(asset, asset.Edits, asset.Facts.Keep, workspace, book), Edits.MostStraightenDeg, CannotEdit(asset)));
+    }
+
+    private static string? CannotEdit(Asset asset) => asset.Facts switch
+    {
+        { IsVector: true } => "This is a drawing, sharp at any size: it is kept as it is. Its keep area can be set.",
+        { IsAnimated: true } => "This picture moves: its frames are kept as they are. Its keep area can be set.",
+        _ => null,
+    };
+
+    private static Results<Ok<RoomLook>, ProblemHttpResult> LookAt(string id, RoomState state, Workspace workspace, PlanBook book)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        if (Read(state.Edits) is not { } edits) return NoEdits();
+        var keep = state.Keep is null ? FollowedKeep(asset, edits) : KeepOf(state.Keep);
+        return TypedResults.Ok(LookOf(asset, edits, keep, workspace, book));
+    }
+
+    /// <param name="quarters">Clockwise; 0 mirrors.</param>
+    private static Results<Ok<EditsLook>, ProblemHttpResult> Turn(string id, int quarters, EditsLook edits)
+    {
+        if (Read(edits) is not { } read) return NoEdits();
+        return TypedResults.Ok(Written(quarters == 0 ? read.Mirrored() : read.Turned(quarters)));
+    }
+
+    private static Results<Ok<AdjustmentsLook>, ProblemHttpResult> Even(string id, Workspace workspace)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        if (CannotEdit(asset) is { } sentence) return Problems.Of(409, sentence);
+        try
+        {
+            return TypedResults.Ok(Written(Core.Editing.EvenOut.Of(Measure.Tones(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits))));
+        }
+        catch (RefusedFileException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static Results<Ok<Box>, ProblemHttpResult> Guess(string id, Workspace workspace)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        try
+        {
+            return TypedResults.Ok(Written(Measure.Read(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits).KeepGuess));
+        }
+        catch (RefusedFileException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static async Task<Results<Ok<Room>, ProblemHttpResult>> Keep(
+        string id, KeepVersion keep, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock, CancellationToken stop)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        if (CannotEdit(asset) is { } sentence) return Problems.Of(409, sentence);
+        if (Read(keep.Edits) is not { } edits) return NoEdits();
+        try
+        {
+            var measured = await Task.Run(() => Measure.Read(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, edits, stop), stop);
+            var followed = keep.Keep is null ? FollowedKeep(asset, edits) : KeepOf(keep.Keep);
+            var edition = new Edition(0, edits, edits.SizeOf(asset.OriginalSize), measured.Bytes, measured.Sharpness, followed ?? measured.KeepGuess, followed is not null && asset.KeepByHand, clock.GetUtcNow());
+            return Used(workspace.Editions.Use(asset, edition, keep.Replaces, clock.GetUtcNow()), id, workspace, book, events, background);
+        }
+        catch (RefusedFileException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static Results<Ok<Room>, ProblemHttpResult> Use(
+        string id, int number, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        if (asset.Facts.Edition == number) return Open(id, workspace, book);
+        if (workspace.Editions.Find(id, number) is not { } edition) return Problems.Of(404, "This version is no longer there: choose another.");
+        return Used(workspace.Editions.Use(asset, edition, null, clock.GetUtcNow()), id, workspace, book, events, background);
+    }
+
+    private static Results<Ok<Room>, ProblemHttpResult> Used(int? number, string id, Workspace workspace, PlanBook book, Events events, BackgroundWork background)
+    {
+        if (number is null) return Problems.Of(409, "Someone changed this picture meanwhile: open it again to see what is there now.");
+        events.Send("library", new { id });
+        background.Prepare();
+        return Open(id, workspace, book);
+    }
+
+    /// <param name="fit">stretch makes exactly the size; cut fills it round the keep area; without, the proportions stay and the width counts.</param>
+    private static async Task<IResult> Download(string id, Workspace workspace, RenditionMaker maker, HttpResponse response, int? width = null, int? height = null, string format = "jpeg", string fit = "cut")
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        var size = asset.Facts.Size;
+        if (!Enum.TryParse<OutputFormat>(format, ignoreCase: true, out var output) || output is OutputFormat.Gif or OutputFormat.Svg)
+            return Problems.Of(400, "A picture is given out as jpeg, png, webp or avif.", "format");
+        if (width is < 1 or > 20_000 || height is < 1 or > 20_000) return Problems.Of(400, "A size is from 1 to 20000 px.", "width");
+        var w = width ?? (height is { } h ? Math.Max(1, (int)Math.Round((double)h * size.Width / size.Height)) : size.Width);
+        var cut = height is { } tall && fit == "cut" ? Cut.To(AspectRatio.Of(w, tall), size, asset.Facts.KeepOrMiddle) : Cut.Whole(size);
+        if (w > cut.Width) return Problems.Of(400, $"This would need a picture {w} px wide, and there are {cut.Width}: it would only be blown up. Ask for {cut.Width} px or less.", "width");
+        try
+        {
+            var path = await maker.PlannedAsync(asset, new(id, cut, w, output));
+            var name = $"{Core.Links.Slug.Of(asset.Facts.Words.Title)}-{w}{Path.GetExtension(path)}";
+            if (fit != "stretch" || height is not { } exact) return Results.File(path, FigureMime.Of(output), name);
+            return Results.Bytes(Stretching.To(path, w, exact, output), FigureMime.Of(output), name);
+        }
+        catch (RefusedFileException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static RoomLook LookOf(Asset asset, Edits edits, KeepBox? keep, Workspace workspace, PlanBook book)
+    {
+        var size = edits.SizeOf(asset.OriginalSize);
+        var facts = asset.Facts with { Size = size, Keep = keep };
+        var layout = new PageLayout(workspace.Style.Current);
+        var (fw, fh) = edits.FrameOf(asset.OriginalSize);
+        var frame = edits.CutTo(Edits.None.Window);
+        return new(Written(edits), size.Width, size.Height, new(0, 0, fw, fh), edits.MapFrom(asset.OriginalSize), frame.MapFrom(asset.OriginalSize), keep is { } k ? Written(k) : null,
+            [.. edits.Adjustments.Curves.Where(c => c != (ToneCurve.Straight, ToneCurve.Straight, ToneCurve.Straight)).Select(c => new CurveLook(c.Red.Values, c.Green.Values, c.Blue.Values))],
+            edits.Adjustments.ColourMatrix, edits.Adjustments.SharpenKernel,
+            [
+                .. book.PlacesByPicture()[asset.Id].Select(p =>
+                {
+                    var standing = LookThrough.Of(facts, p.Figure.Size, p.Figure.Shape, layout);
+                    return new CutInUse(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size), p.Figure.Shape?.ToString(), FileEndpoints.ThroughOf(standing),
+                        Remedy.For(standing, layout));
+                }),
+            ]);
+    }
+
+    private static KeepBox? FollowedKeep(Asset asset, Edits edits) =>
+        asset.Facts.Keep is { } keep ? asset.Edits.Follow(keep, edits, asset.OriginalSize) : null;
+
+    private static IReadOnlyList<VersionLook> VersionsOf(Asset asset, Workspace workspace)
+    {
+        var kept = workspace.Editions.Of(asset.Id);
+        if (kept.Count == 0) return [new(0, $"{asset.Id}.0", "Original", Written(Edits.None), asset.OriginalSize.Width, asset.OriginalSize.Height, true, asset.AddedAt)];
+        return
+        [
+            .. kept.Select(e => new VersionLook(e.Number, $"{asset.Id}.{e.Number}", EditsWords.Of(e.Edits), Written(e.Edits), e.Size.Width, e.Size.Height,
+                e.Number == asset.Facts.Edition, e.Number == 0 ? asset.AddedAt : e.MadeAt)),
+        ];
+    }
+
+    private static KeepBox? KeepOf(Box box)
+    {
+        try
+        {
+            return new KeepBox(box.X, box.Y, box.Width, box.Height);
+        }
+        catch (ArgumentOutOfRangeException)
+        {
+            return null;
+        }
+    }
+
+    private static Edits? Read(EditsLook look)
+    {
+        try
+        {
+            var a = look.Adjustments;
+            return Edits.Of(look.QuarterTurns, look.IsMirrored, look.StraightenDeg, new(look.Window.X, look.Window.Y, look.Window.Width, look.Window.Height),
+                Adjustments.Of(a.Light, a.Contrast, a.Shadows, a.Colour, a.Warmth, a.Sharpen));
+        }
+        catch (ArgumentOutOfRangeException)
+        {
+            return null;
+        }
+    }
+
+    private static ProblemHttpResult NoEdits() =>
+        Problems.Of(400, $"A cut lies inside the picture, a picture is straightened by at most {Edits.MostStraightenDeg:0}°, and light and colour go from −100 to 100.", "edits");
+
+    private static Box Written(KeepBox b) => new(b.X, b.Y, b.Width, b.Height);
+    private static AdjustmentsLook Written(Adjustments a) => new(a.Light, a.Contrast, a.Shadows, a.Colour, a.Warmth, a.Sharpen);
+    private static EditsLook Written(Edits e) => new(e.QuarterTurns, e.IsMirrored, e.StraightenDeg, Written(e.Window), Written(e.Adjustments));
+}
