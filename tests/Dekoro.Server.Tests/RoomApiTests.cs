@@ -53,9 +53,9 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
         Assert.Equal("coarse", (string)place["look"]!["desktop"]!["word"]!);
         Assert.Contains("px", (string)place["remedy"]!["sentence"]!, StringComparison.Ordinal);
         Assert.Single((await server.GetAsync($"/api/files/{id}/room"))["versions"]!.AsArray());
-        // Curves come only where something is adjusted.
-        Assert.Empty(look["curves"]!.AsArray());
-        Assert.Single((await PostAsync($"/api/files/{id}/room/look", new { edits = EditsOf(light: 10) }))["curves"]!.AsArray());
+        Assert.Equal(["3:2", "16:9", "1:1", "4:5"], look["shapes"]!.AsArray().Select(x => (string)x!["shape"]!));
+        var scales = await server.GetAsync("/api/room/scales");
+        Assert.All(new[] { "light", "contrast", "shadows", "warmth" }, name => Assert.Equal(41, scales[name]!.AsArray().Count));
         Assert.Equal(3, (int)(await PostAsync($"/api/files/{id}/room/turn?quarters=-1", EditsOf()))["quarterTurns"]!);
     }
 

@@ -13,11 +13,12 @@ namespace Dekoro.Server.Http;
 public sealed record FitLook(double SlotCssPx, FitWord Word, FitReason Reason, double PxPerCssPx, long Bytes, double SharpUpToCssPx);
 
 /// <summary>A placed picture as the plan has it.</summary>
+/// <param name="Picture">Names its proofs: the id with the version in use.</param>
 /// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
 /// <param name="Slot">Its width at every viewport.</param>
 /// <param name="Files">How many files will be made for it.</param>
 public sealed record FigureLook(
-    string Asset, string Title, int SourceWidth, int SourceHeight, Cut Cut, string Loss, PerClass<FitLook> Fits, Remedy? Remedy, PerClass<bool> Beside,
+    string Asset, string Picture, string Title, int SourceWidth, int SourceHeight, Cut Cut, string Loss, PerClass<FitLook> Fits, Remedy? Remedy, PerClass<bool> Beside,
     string Alt, string Caption, IReadOnlyList<Segment> Slot, IReadOnlyList<int> WidthsPx, int Files);
 
 /// <param name="SlotCssPx">How wide the picture stands on the device.</param>
@@ -87,7 +88,7 @@ public sealed class Looking(PlanBook book, Renderer renderer)
         new(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx, bytes ?? (long)fit.ExpectedBytes, fit.SharpUpToCssPx);
 
     private static FigureLook FigureOf(FigurePlan f, PageLayout layout) => new(
-        f.Picture.Id, f.Picture.Words.Title, f.Picture.Size.Width, f.Picture.Size.Height, f.Cut, f.Loss.InWords(),
+        f.Picture.Id, ProofAddresses.NameOf(f.Picture), f.Picture.Words.Title, f.Picture.Size.Width, f.Picture.Size.Height, f.Cut, f.Loss.InWords(),
         f.Fits.Select((_, fit) => FitOf(fit, f.IsUnchanged ? f.Picture.FileBytes : null)),
         Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, f.Slot.Segments, f.IsUnchanged ? [] : f.Ladder.WidthsPx, f.Files.Count());
 }

@@ -28,8 +28,20 @@ public sealed record VersionLook(int Number, string Picture, string What, EditsL
 /// <param name="Size">As people say it.</param>
 public sealed record CutInUse(string PageId, string PageTitle, string BlockId, string Size, string? Shape, ThroughLook Look, Remedy? Remedy);
 
-/// <summary>A curve of each channel, as the values of a browser's transfer table.</summary>
-public sealed record CurveLook(IReadOnlyList<double> Red, IReadOnlyList<double> Green, IReadOnlyList<double> Blue);
+/// <summary>The picture in one of the site's shapes.</summary>
+/// <param name="Loss">What the shape takes from the keep area, in words; empty for nothing.</param>
+public sealed record ShapeLook(string Shape, Cut Cut, string Loss);
+
+/// <summary>
+/// What the scales of light and colour do, in data, so that a picture changes while a scale is moved without asking anyone:
+/// a browser's transfer tables at every <paramref name="Step"/> from −100, and the ends of what runs straight between them.
+/// </summary>
+/// <param name="Warmth">Of red; blue takes the opposite position's.</param>
+/// <param name="ColourMatrix">At −100, 0 and 100.</param>
+/// <param name="SharpenKernel">At 0 and 100.</param>
+public sealed record Scales(
+    int Step, IReadOnlyList<IReadOnlyList<double>> Light, IReadOnlyList<IReadOnlyList<double>> Contrast, IReadOnlyList<IReadOnlyList<double>> Shadows,
+    IReadOnlyList<IReadOnlyList<double>> Warmth, IReadOnlyList<IReadOnlyList<double>> ColourMatrix, IReadOnlyList<IReadOnlyList<double>> SharpenKernel);
 
 /// <summary>What a picture under edits is, without keeping it.</summary>
 /// <param name="Frame">What a cut is drawn on: the edited picture before its cut.</param>
@@ -37,7 +49,7 @@ public sealed record CurveLook(IReadOnlyList<double> Red, IReadOnlyList<double> 
 /// <param name="FrameMap">The same to px of the frame.</param>
 public sealed record RoomLook(
     EditsLook Edits, int Width, int Height, Box Frame, PictureMap Map, PictureMap FrameMap, Box? Keep,
-    IReadOnlyList<CurveLook> Curves, IReadOnlyList<double> ColourMatrix, IReadOnlyList<double> SharpenKernel, IReadOnlyList<CutInUse> Cuts);
+    IReadOnlyList<CutInUse> Cuts, IReadOnlyList<ShapeLook> Shapes);
 
 /// <summary>All a room needs when a picture is opened in it.</summary>
 /// <param name="CannotEdit">Why there is nothing to edit; null where there is.</param>
@@ -54,6 +66,7 @@ internal static class RoomEndpoints
 {
     public static void MapRoom(this IEndpointRouteBuilder api)
     {
+        api.MapGet("/room/scales", () => TypedResults.Ok(AllScales)).WithSummary("What the scales of light and colour do, in data.");
         api.MapGet("/files/{id}/room", Open).WithSummary("A picture with its versions and every cut in use.");
         api.MapPost("/files/{id}/room/look", LookAt).WithSummary("What a picture under edits would be, without keeping it.");
         api.MapPost("/files/{id}/room/turn", Turn).WithSummary("Edits turned by quarters or mirrored, as they are seen.");
@@ -71,6 +84,18 @@ internal static class RoomEndpoints
             FileEndpoints.ItemOf(asset, book.PlacesByPicture()[id].Count()), asset.OriginalSize.Width, asset.OriginalSize.Height,
             VersionsOf(asset, workspace), LookOf(asset, asset.Edits, asset.Facts.Keep, workspace, book), Edits.MostStraightenDeg, CannotEdit(asset)));
     }
+
+    private const int ScaleStep = 5;
+
+    private static readonly Scales AllScales = new(ScaleStep, All(ToneCurve.Light), All(ToneCurve.Contrast), All(ToneCurve.Shadows), All(ToneCurve.Warmth),
+        [.. new[] { -Adjustments.Most, 0, Adjustments.Most }.Select(v => Adjustments.Of(colour: v).ColourMatrix)],
+        [.. new[] { 0, Adjustments.Most }.Select(v => Adjustments.Of(sharpen: v).SharpenKernel)]);
+
+    private static IReadOnlyList<IReadOnlyList<double>> All(Func<int, ToneCurve> curve) =>
+    [
+        .. Enumerable.Range(0, 2 * Adjustments.Most / ScaleStep + 1)
+            .Select(i => (IReadOnlyList<double>)[.. curve(i * ScaleStep - Adjustments.Most).Values.Select(v => Math.Round(v, 5))]),
+    ];
 
     private static string? CannotEdit(Asset asset) => asset.Facts switch
     {
@@ -189,14 +214,20 @@ internal static class RoomEndpoints
         var (fw, fh) = edits.FrameOf(asset.OriginalSize);
         var frame = edits.CutTo(Edits.None.Window);
         return new(Written(edits), size.Width, size.Height, new(0, 0, fw, fh), edits.MapFrom(asset.OriginalSize), frame.MapFrom(asset.OriginalSize), keep is { } k ? Written(k) : null,
-            [.. edits.Adjustments.Curves.Where(c => c != (ToneCurve.Straight, ToneCurve.Straight, ToneCurve.Straight)).Select(c => new CurveLook(c.Red.Values, c.Green.Values, c.Blue.Values))],
-            edits.Adjustments.ColourMatrix, edits.Adjustments.SharpenKernel,
             [
                 .. book.PlacesByPicture()[asset.Id].Select(p =>
                 {
                     var standing = LookThrough.Of(facts, p.Figure.Size, p.Figure.Shape, layout);
                     return new CutInUse(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size), p.Figure.Shape?.ToString(), FileEndpoints.ThroughOf(standing),
                         Remedy.For(standing, layout));
+                }),
+            ],
+            [
+                .. workspace.Style.Current.Shapes.Select(text =>
+                {
+                    var shape = AspectRatio.TryParse(text, out var parsed) ? parsed : size.Shape;
+                    var cut = PagePlanner.CutOf(shape, facts);
+                    return new ShapeLook(text, cut, PagePlanner.LossOf(shape, facts, cut).InWords());
                 }),
             ]);
     }

@@ -50,12 +50,15 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
 
 export const sentenceOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
 
-/** A proof of a picture, or of a cut of it, at one of the fixed proof widths. */
+/**
+ * A proof of a picture, or of a cut of it, at one of the fixed proof widths. A picture is named by its id, or by its id
+ * and version, which a browser may hold for ever.
+ */
 export function proofOf(
-  assetId: string,
+  picture: string,
   width: 160 | 320 | 640 | 1280,
   cut?: { x: number; y: number; width: number; height: number },
 ) {
   const window = cut ? `${cut.x}-${cut.y}-${cut.width}-${cut.height}` : 'whole';
-  return `/media/proof/${assetId}/${window}/${width}`;
+  return `/media/proof/${picture}/${window}/${width}`;
 }

@@ -172,6 +172,42 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/room/scales": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the scales of light and colour do, in data. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Scales"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}/room": {
         parameters: {
             query?: never;
@@ -1545,11 +1581,6 @@ export interface components {
             id: string;
             words: components["schemas"]["FileChange"];
         };
-        CurveLook: {
-            red: number[];
-            green: number[];
-            blue: number[];
-        };
         Cut: {
             /** Format: int32 */
             x: number;
@@ -1617,6 +1648,7 @@ export interface components {
         };
         FigureLook: {
             asset: string;
+            picture: string;
             title: string;
             /** Format: int32 */
             sourceWidth: number;
@@ -1967,19 +1999,32 @@ export interface components {
             map: components["schemas"]["PictureMap"];
             frameMap: components["schemas"]["PictureMap"];
             keep: null | components["schemas"]["Box"];
-            curves: components["schemas"]["CurveLook"][];
-            colourMatrix: number[];
-            sharpenKernel: number[];
             cuts: components["schemas"]["CutInUse"][];
+            shapes: components["schemas"]["ShapeLook"][];
         };
         RoomState: {
             edits: components["schemas"]["EditsLook"];
             keep?: null | components["schemas"]["Box"];
         };
+        Scales: {
+            /** Format: int32 */
+            step: number;
+            light: number[][];
+            contrast: number[][];
+            shadows: number[][];
+            warmth: number[][];
+            colourMatrix: number[][];
+            sharpenKernel: number[][];
+        };
         Segment: {
             /** Format: double */
             fromPx: number;
             length: components["schemas"]["Affine"];
+        };
+        ShapeLook: {
+            shape: string;
+            cut: components["schemas"]["Cut"];
+            loss: string;
         };
         SiteLook: {
             name: string;

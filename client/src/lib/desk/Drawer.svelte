@@ -97,7 +97,11 @@
       <span class="dk-tabular text-quiet">{found.data ? count(total, 'picture') : ''}</span>
       <span class="h-4 border-l border-hair"></span><span class="text-quiet">lately</span>
       <span class="flex h-6 items-center gap-1">
-        {#each items.slice(0, 7) as item (item.id)}<img src={proofOf(item.id, 160)} alt="" class="h-6 w-auto" />{/each}
+        {#each items.slice(0, 7) as item (item.id)}<img
+            src={proofOf(item.picture, 160)}
+            alt=""
+            class="h-6 w-auto"
+          />{/each}
       </span>
       {#if desk.look}
         <span class="dk-tabular ml-auto truncate text-quiet">
@@ -147,7 +151,7 @@
               onclick={() => take(item)}
             >
               <img
-                src={proofOf(item.id, 320, item.through?.cut)}
+                src={proofOf(item.picture, 320, item.through?.cut)}
                 alt=""
                 loading="lazy"
                 class="block w-full bg-base-300 object-cover"

@@ -61,7 +61,7 @@
   <PieceMoves {desk} name={look?.title ?? 'Picture'} />
   <div class="mt-2 flex gap-3">
     {#if look}<img
-        src={proofOf(figure.asset, 160, look.cut)}
+        src={proofOf(look.picture, 160, look.cut)}
         alt=""
         class="h-17 w-17 object-contain object-left"
       />{/if}
@@ -72,6 +72,9 @@
         aria-pressed={desk.swapping === id}
         onclick={() => ((desk.swapping = desk.swapping === id ? null : id), (desk.drawerOpen = desk.swapping !== null))}
         >Change the picture</button
+      >
+      <a class="dk-button mt-1.5" href="/library/room/{figure.asset}?from={encodeURIComponent(desk.id)}"
+        >Room<span class="dk-key">F</span></a
       >
     </div>
   </div>
@@ -122,7 +125,7 @@
     {@const cut = look.cut}
     <div class="mt-3">
       <KeepBox
-        id={figure.asset}
+        picture={look.picture}
         shape={file.width / file.height}
         keep={file.keep}
         cut={figure.shape === null

@@ -1,3 +1,4 @@
+import { goto } from '$app/navigation';
 import { Editor, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection } from '@tiptap/pm/state';
@@ -234,6 +235,10 @@ export class Desk {
     this.moveTo(id, { after: before?.id ?? null });
   }
 
+  /** To the picture room and, from there, back to this page. */
+  toRoom(asset: string) {
+    void goto(`/library/room/${asset}?from=${encodeURIComponent(this.id)}`);
+  }
   undo = () => this.editor?.commands.undo();
   redo = () => this.editor?.commands.redo();
 

@@ -45,6 +45,10 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
     case 'l':
       desk.drawerOpen = !desk.drawerOpen;
       return true;
+    case 'f':
+      if (!figure) return false;
+      desk.toRoom(figure.asset);
+      return true;
     case 'p':
       desk.proofOn = !desk.proofOn;
       return true;

@@ -54,7 +54,7 @@
           />
         </td>
         <td class="py-2">
-          <img src={proofOf(file.id, 160)} alt="" class="h-14 max-w-24 object-contain object-left" />
+          <img src={proofOf(file.picture, 160)} alt="" class="h-14 max-w-24 object-contain object-left" />
         </td>
         {#each columns as column (column.name)}
           <td class="py-2 pr-3">

@@ -21,7 +21,7 @@
     {:else if file}
       <figure class="my-3" class:opacity-40={without.has(file.id)}>
         <img
-          src={proofOf(file.id, 320)}
+          src={proofOf(file.picture, 320)}
           alt={file.words.alt || file.words.title}
           class="max-h-44 max-w-full"
           style:aspect-ratio={file.width / file.height}

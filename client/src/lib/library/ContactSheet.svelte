@@ -69,7 +69,7 @@
             >
               <span class="block" class:dk-crop={chosen === item.id}>
                 <img
-                  src={proofOf(item.id, cell.width > 300 ? 640 : 320, item.through?.cut)}
+                  src={proofOf(item.picture, cell.width > 300 ? 640 : 320, item.through?.cut)}
                   alt=""
                   style:height="{rows[line.index]?.height}px"
                   class="block w-full bg-base-300 object-cover"

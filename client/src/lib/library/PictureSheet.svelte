@@ -86,11 +86,12 @@
     </div>
     <Group name="Keep area" value={file.keep?.byHand ? 'drawn by hand' : 'a first guess'} bind:open={keepOpen}>
       <KeepBox
-        {id}
+        picture={file.picture}
         shape={file.width / file.height}
         keep={file.keep}
         onchange={(box) => keep({ keep: { ...box, byHand: true } })}
       />
+      <a class="dk-button mt-2" href="/library/room/{id}">Open in the room<span class="dk-key">F</span></a>
       <p class="mt-2 text-quiet">No cut anywhere loses what is in the box, where its shape can hold it.</p>
     </Group>
     <Group name="Words" value={file.words.title} bind:open={wordsOpen}>

@@ -69,7 +69,7 @@
     <div class="mt-4 grid grid-cols-4 gap-6">
       {#each found.data?.items.filter((item) => item.id !== file.id) ?? [] as item (item.id)}
         <button class="cursor-pointer text-left" onclick={() => (chosen = item)}>
-          <img src={proofOf(item.id, 160)} alt="" class="h-20 w-full object-contain object-left" />
+          <img src={proofOf(item.picture, 160)} alt="" class="h-20 w-full object-contain object-left" />
           <span class="mt-1 block truncate">{item.words.title}</span>
         </button>
       {/each}
@@ -89,14 +89,14 @@
             <td class="pr-3"><strong>{place.pageTitle}</strong><br /><span class="text-quiet">{place.size}</span></td>
             <td class="pr-3">
               <img
-                src={proofOf(file.id, 160, place.before.cut)}
+                src={proofOf(file.picture, 160, place.before.cut)}
                 alt=""
                 class="mb-1 h-20 w-auto max-w-none"
               /><ThroughWords through={place.before} />
             </td>
             <td>
               <img
-                src={proofOf(chosen.id, 160, place.after.cut)}
+                src={proofOf(chosen.picture, 160, place.after.cut)}
                 alt=""
                 class="mb-1 h-20 w-auto max-w-none"
               /><ThroughWords through={place.after} />

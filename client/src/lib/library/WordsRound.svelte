@@ -93,7 +93,7 @@
   {#if item}
     <div class="flex gap-5" role="presentation" onkeydown={keys}>
       <div class="w-56 flex-none">
-        <img src={proofOf(item.id, 640)} alt="" class="max-h-72 w-full object-contain object-top" />
+        <img src={proofOf(item.picture, 640)} alt="" class="max-h-72 w-full object-contain object-top" />
         <p class="mt-2 truncate text-quiet">{item.fileName}</p>
         <p class="text-soft">{item.marks.map((mark) => markWords[mark]).join(' · ')}</p>
       </div>

@@ -7,8 +7,8 @@ export function weight(bytes: number) {
 
 export const count = (n: number, one: string, many = one + 's') => `${n} ${n === 1 ? one : many}`;
 
-export const timeOf = (iso: string) =>
-  new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(new Date(iso));
+export const timeOf = (at: string | number) =>
+  new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(new Date(at));
 
 export const dayOf = (iso: string) =>
   new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(iso));

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { goto } from '$app/navigation';
   import Plus from '@lucide/svelte/icons/plus';
   import { sentenceOf } from '$lib/api/client';
   import { pictures, type Through } from '$lib/api/queries';
@@ -41,6 +42,11 @@
 
 <svelte:head><title>Library · Dekoro</title></svelte:head>
 <svelte:window
+  onkeydown={(event) => {
+    const field = (event.target as Element).matches('input, textarea, select');
+    if (event.key === 'f' && chosen && !field && !event.ctrlKey && !event.metaKey && !event.altKey)
+      void goto(`/library/room/${chosen}`);
+  }}
   onpaste={(event) => {
     if (event.clipboardData?.files.length) void take(event.clipboardData);
   }}

@@ -1,0 +1,254 @@
+import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+import { queryClient } from '$lib/api/queries';
+
+export type Edits = Schemas['EditsLook'];
+export type Adjustments = Schemas['AdjustmentsLook'];
+export type Box = Schemas['Box'];
+export type Look = Schemas['RoomLook'];
+type Opened = Schemas['Room'];
+
+const restMs = 700;
+const areaRestMs = 300;
+const whole: Box = { x: 0, y: 0, width: 1, height: 1 };
+
+/** One picture in the room: what is being done to it, what that makes of every cut, and what has been kept. */
+export class Room {
+  readonly id: string;
+  file = $state.raw<Opened['file']>() as Opened['file'];
+  versions = $state.raw<Opened['versions']>([]);
+  edits = $state.raw<Edits>() as Edits;
+  look = $state.raw<Look>() as Look;
+  /** The keep area as it stands on the screen. */
+  area = $state.raw<Box | null>(null);
+  problem = $state('');
+  /** Milliseconds since 1970; null before anything was kept. */
+  keptAt = $state<number | null>(null);
+  saving = $state(false);
+  readonly original: { width: number; height: number };
+  readonly mostStraightenDeg: number;
+  readonly cannotEdit: string | null;
+
+  private before = $state.raw<Edits[]>([]);
+  private after = $state.raw<Edits[]>([]);
+  readonly canUndo = $derived(this.before.length > 0);
+  readonly canRedo = $derived(this.after.length > 0);
+
+  /** The version made in this visit, of which the next change is a later state. */
+  private mine: number | null = null;
+  /** A keep area drawn and not yet kept. */
+  private wished: Box | null = null;
+  private areaRest: ReturnType<typeof setTimeout> | undefined;
+  private rest: ReturnType<typeof setTimeout> | undefined;
+  private asking = false;
+  private askAgain: (() => Schemas['RoomState']) | null = null;
+
+  constructor(opened: Opened) {
+    this.id = opened.file.id;
+    this.original = { width: opened.originalWidth, height: opened.originalHeight };
+    this.mostStraightenDeg = opened.mostStraightenDeg;
+    this.cannotEdit = opened.cannotEdit;
+    this.take(opened);
+  }
+
+  private take(opened: Opened) {
+    this.file = opened.file;
+    this.versions = opened.versions;
+    this.look = opened.look;
+    if (!this.wished) this.area = opened.look.keep;
+    this.edits = opened.look.edits;
+  }
+
+  /** A change that undoes as one step; moves on the way to it are shown with `show`. */
+  change(to: Edits) {
+    this.before = [...this.before, this.shown ?? this.edits];
+    this.after = [];
+    this.shown = null;
+    this.set(to);
+  }
+  undo() {
+    const to = this.before.at(-1);
+    if (!to) return;
+    this.before = this.before.slice(0, -1);
+    this.after = [...this.after, this.edits];
+    this.set(to);
+  }
+  redo() {
+    const to = this.after.at(-1);
+    if (!to) return;
+    this.after = this.after.slice(0, -1);
+    this.before = [...this.before, this.edits];
+    this.set(to);
+  }
+  /** Shows a change while it is still being made; what was there is remembered until it is done. */
+  show(to: Edits) {
+    this.shown ??= this.edits;
+    this.edits = to;
+    void this.ask();
+  }
+  private shown: Edits | null = null;
+
+  private set(to: Edits) {
+    this.edits = to;
+    void this.ask();
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => void this.keep(), restMs);
+  }
+
+  async turn(quarters: number) {
+    const turned = await this.try(() =>
+      answer(
+        api.POST('/api/files/{id}/room/turn', {
+          params: { path: { id: this.id }, query: { quarters } },
+          body: this.edits,
+        }),
+      ),
+    );
+    if (turned) this.change(turned);
+  }
+  async even() {
+    const even = await this.try(() =>
+      answer(api.GET('/api/files/{id}/room/even', { params: { path: { id: this.id } } })),
+    );
+    if (even) this.change({ ...this.edits, adjustments: { ...even, sharpen: this.edits.adjustments.sharpen } });
+  }
+  cutWhole() {
+    this.change({ ...this.edits, window: whole });
+  }
+
+  /** How it would look, as often as there is time for: the newest wish counts. */
+  async ask() {
+    const state = () => ({ edits: this.edits, keep: this.wished });
+    if (this.asking) {
+      this.askAgain = state;
+      return;
+    }
+    this.asking = true;
+    let next: (() => Schemas['RoomState']) | null = state;
+    while (next) {
+      const body: Schemas['RoomState'] = next();
+      this.askAgain = null;
+      const look = await this.try(() =>
+        answer(api.POST('/api/files/{id}/room/look', { params: { path: { id: this.id } }, body })),
+      );
+      if (look) this.look = look;
+      if (look && !this.wished) this.area = look.keep;
+      next = this.askAgain;
+    }
+    this.asking = false;
+  }
+
+  /** Keeps what stands here as a version and uses it everywhere. */
+  async keep() {
+    clearTimeout(this.rest);
+    this.saving = true;
+    const known = this.versions.map((version) => version.number);
+    const kept = await this.try(() =>
+      answer(
+        api.POST('/api/files/{id}/versions', {
+          params: { path: { id: this.id } },
+          body: { edits: this.edits, keep: null, replaces: this.mine },
+        }),
+      ),
+    );
+    this.saving = false;
+    if (!kept) return;
+    const now = kept.versions.find((version) => version.isInUse)?.number ?? 0;
+    // Back at a version that was there before: the next change begins one of its own.
+    this.mine = known.includes(now) ? null : now;
+    this.done(kept, JSON.stringify(kept.look.edits) === JSON.stringify(this.edits));
+  }
+  /** What is waiting to be kept, kept now. */
+  async leave() {
+    if (this.isWaiting) await this.keep();
+    if (this.wished) await this.saveArea();
+  }
+  private get isWaiting() {
+    const inUse = this.versions.find((version) => version.isInUse);
+    return JSON.stringify(inUse?.edits) !== JSON.stringify(this.edits);
+  }
+
+  async use(number: number) {
+    await this.leave();
+    const used = await this.try(() =>
+      answer(
+        api.POST('/api/files/{id}/versions/{number}/use', {
+          params: { path: { id: this.id, number } },
+          body: undefined,
+        }),
+      ),
+    );
+    if (!used) return;
+    this.mine = null;
+    this.before = [...this.before, this.edits];
+    this.after = [];
+    this.done(used, true);
+  }
+  beginNew() {
+    this.mine = null;
+  }
+
+  /** Moves the keep area as it is drawn; every cut follows at once, and where it rests is kept. */
+  moveArea(box: Box) {
+    this.area = this.wished = box;
+    void this.ask();
+  }
+  keepArea(box: Box) {
+    this.moveArea(box);
+    clearTimeout(this.areaRest);
+    this.areaRest = setTimeout(() => void this.saveArea(), areaRestMs);
+  }
+  private async saveArea() {
+    clearTimeout(this.areaRest);
+    const box = this.wished;
+    if (!box) return;
+    if (this.isWaiting) await this.keep();
+    const kept = await this.try(() =>
+      answer(
+        api.PATCH('/api/files/{id}', {
+          params: { path: { id: this.id } },
+          headers: { 'If-Match': `"${this.file.version}"` },
+          body: { keep: { ...box, byHand: true } },
+        }),
+      ),
+    );
+    if (!kept) return;
+    this.file = kept;
+    this.keptAt = Date.now();
+    // Moved on meanwhile: that is kept in its turn.
+    if (this.wished === box) this.wished = null;
+    void queryClient.invalidateQueries({ queryKey: ['files'] });
+  }
+  async guessArea() {
+    const guess = await this.try(() =>
+      answer(api.GET('/api/files/{id}/room/guess', { params: { path: { id: this.id } } })),
+    );
+    if (guess) this.keepArea(guess);
+  }
+
+  private done(opened: Opened, isNewest: boolean) {
+    this.keptAt = Date.now();
+    if (isNewest) this.take(opened);
+    else {
+      this.file = opened.file;
+      this.versions = opened.versions;
+    }
+    void queryClient.invalidateQueries({ queryKey: ['files'] });
+  }
+  private async try<T>(call: () => Promise<T>): Promise<T | null> {
+    try {
+      const got = await call();
+      this.problem = '';
+      return got;
+    } catch (error) {
+      this.problem = sentenceOf(error);
+      return null;
+    }
+  }
+}
+
+export const openRoom = (id: string) => answer(api.GET('/api/files/{id}/room', { params: { path: { id } } }));
+export const scales = () => ({
+  queryKey: ['scales'],
+  queryFn: () => answer(api.GET('/api/room/scales')),
+  staleTime: Infinity,
+});

@@ -1,0 +1,273 @@
+<!-- The picture room: one picture, worked on by light of the lamp, with every cut it is used in beside it. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { untrack } from 'svelte';
+  import ArrowLeft from '@lucide/svelte/icons/arrow-left';
+  import FlipHorizontal2 from '@lucide/svelte/icons/flip-horizontal-2';
+  import Redo2 from '@lucide/svelte/icons/redo-2';
+  import RotateCcw from '@lucide/svelte/icons/rotate-ccw';
+  import RotateCw from '@lucide/svelte/icons/rotate-cw';
+  import Undo2 from '@lucide/svelte/icons/undo-2';
+  import { beforeNavigate, goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { sentenceOf } from '$lib/api/client';
+  import { sitePlan } from '$lib/api/queries';
+  import CutsInUse from '$lib/room/CutsInUse.svelte';
+  import Download from '$lib/room/Download.svelte';
+  import LightFilter from '$lib/room/LightFilter.svelte';
+  import PictureWindow from '$lib/room/PictureWindow.svelte';
+  import RuledScale from '$lib/room/RuledScale.svelte';
+  import Versions from '$lib/room/Versions.svelte';
+  import { openRoom, Room, scales, type Adjustments, type Box } from '$lib/room/room.svelte';
+  import { light } from '$lib/ui/theme.svelte';
+  import DrawnBox from '$lib/ui/DrawnBox.svelte';
+  import { timeOf } from '$lib/ui/words';
+
+  const id = $derived(page.params.id ?? '');
+  const from = $derived(page.url.searchParams.get('from'));
+  const site = createQuery(sitePlan);
+  const tables = createQuery(scales);
+  let room = $state.raw<Room>();
+  let problem = $state('');
+  /** What the box on the picture is: the keep area, or a cut, free or in a shape. */
+  let box = $state<'keep' | 'free' | string>('keep');
+  let comparing = $state(false);
+  let downloading = $state(false);
+  let space = $state({ width: 0, height: 0 });
+
+  $effect(() => {
+    const wanted = id;
+    untrack(() =>
+      openRoom(wanted).then(
+        (opened) => (room = new Room(opened)),
+        (error) => (problem = sentenceOf(error)),
+      ),
+    );
+  });
+  // Pictures are judged by the lamp; the person's own theme is back on leaving.
+  $effect(() => light.lend('lamp'));
+  beforeNavigate(() => void room?.leave());
+
+  const adjustments = $derived(room?.edits.adjustments);
+  const filter = $derived(comparing ? null : 'room-light');
+  const cutting = $derived(box !== 'keep');
+  const identity = { a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 };
+  /** What is drawn: the original while comparing, the frame while cutting, else the edited picture. */
+  const shown = $derived.by(() => {
+    if (!room) return null;
+    if (comparing) return { map: identity, width: room.original.width, height: room.original.height };
+    if (cutting) return { map: room.look.frameMap, width: room.look.frame.width, height: room.look.frame.height };
+    return { map: room.look.map, width: room.look.width, height: room.look.height };
+  });
+  const width = $derived(
+    shown
+      ? Math.max(40, Math.floor(Math.min(space.width - 72, ((space.height - 84) * shown.width) / shown.height)))
+      : 0,
+  );
+  const ratio = $derived.by(() => {
+    if (box === 'keep' || box === 'free') return null;
+    const [w, h] = box.split(':').map(Number);
+    return w && h ? w / h : null;
+  });
+
+  const adjusted = (change: Partial<Adjustments>) => ({
+    ...room!.edits,
+    adjustments: { ...room!.edits.adjustments, ...change },
+  });
+  const rows: { name: string; key: keyof Adjustments; from: number }[] = [
+    { name: 'Light', key: 'light', from: -100 },
+    { name: 'Contrast', key: 'contrast', from: -100 },
+    { name: 'Shadows', key: 'shadows', from: -100 },
+    { name: 'Colour', key: 'colour', from: -100 },
+    { name: 'Warmth', key: 'warmth', from: -100 },
+    { name: 'Sharpen', key: 'sharpen', from: 0 },
+  ];
+
+  function chooseCut(shape: string) {
+    box = shape;
+    if (!room || shape === 'free') return;
+    const [w, h] = shape.split(':').map(Number);
+    if (!w || !h) return;
+    // The largest box of the shape about the middle of the cut there is; the person then draws it where it belongs.
+    const frame = room.look.frame;
+    const now = room.edits.window;
+    const perHeight = w / h / (frame.width / frame.height);
+    const boxWidth = Math.min(1, perHeight);
+    const boxHeight = boxWidth / perHeight;
+    const x = Math.min(1 - boxWidth, Math.max(0, now.x + now.width / 2 - boxWidth / 2));
+    const y = Math.min(1 - boxHeight, Math.max(0, now.y + now.height / 2 - boxHeight / 2));
+    room.change({ ...room.edits, window: { x, y, width: boxWidth, height: boxHeight } });
+  }
+  const cutTo = (window: Box) => room!.change({ ...room!.edits, window });
+
+  function keys(event: KeyboardEvent) {
+    const control = event.ctrlKey || event.metaKey;
+    if (control && event.key.toLowerCase() === 'z') {
+      event.preventDefault();
+      if (event.shiftKey) room?.redo();
+      else room?.undo();
+      return;
+    }
+    if (control || event.altKey || (event.target as Element).matches('input:not([type=range]), textarea, select'))
+      return;
+    if (event.key.toLowerCase() === 'o') comparing = true;
+    else if (event.key === 'Escape' && !downloading) {
+      if (cutting) box = 'keep';
+      else void goto(from ? `/pages/${from}` : '/library');
+    }
+  }
+</script>
+
+<svelte:head><title>{room?.file.words.title ?? 'Picture room'} · Dekoro</title></svelte:head>
+<svelte:window
+  onkeydown={keys}
+  onkeyup={(event) => event.key.toLowerCase() === 'o' && (comparing = false)}
+  onblur={() => (comparing = false)}
+/>
+
+<div class="flex min-h-0 flex-1 bg-base-200 text-base-content">
+  {#if problem}
+    <p class="dk-problem p-8 text-read" role="alert">{problem}</p>
+  {:else if room && shown && adjustments}
+    {#if tables.data}<LightFilter id="room-light" scales={tables.data} {adjustments} />{/if}
+    <div class="flex min-w-0 flex-1 flex-col">
+      <div class="flex h-11 flex-none items-center gap-3 border-b border-hair bg-base-100 px-5">
+        <a class="dk-button bare" href={from ? `/pages/${from}` : '/library'}
+          ><ArrowLeft size={15} />{from ? 'Desk' : 'Library'}</a
+        >
+        <h1 class="truncate">{room.file.words.title}</h1>
+        <span class="dk-tabular whitespace-nowrap text-quiet" role="status"
+          >{room.look.width} × {room.look.height}{room.saving
+            ? ', being kept'
+            : room.keptAt
+              ? `, kept ${timeOf(room.keptAt)}`
+              : ''}</span
+        >
+        {#if room.problem}<span class="dk-problem truncate" role="alert">{room.problem}</span>{/if}
+        <span class="ml-auto flex items-center gap-1">
+          <button class="dk-button bare" disabled={!room.canUndo} onclick={() => room?.undo()} aria-label="Undo"
+            ><Undo2 size={16} /></button
+          >
+          <button class="dk-button bare" disabled={!room.canRedo} onclick={() => room?.redo()} aria-label="Redo"
+            ><Redo2 size={16} /></button
+          >
+          <button
+            class="dk-button bare"
+            aria-pressed={comparing}
+            onpointerdown={() => (comparing = true)}
+            onpointerup={() => (comparing = false)}
+            onpointerleave={() => (comparing = false)}>hold <span class="dk-key">O</span> for the original</button
+          >
+          <button class="dk-button" onclick={() => (downloading = true)}>Download</button>
+        </span>
+      </div>
+      <div
+        class="relative grid min-h-0 flex-1 place-items-center bg-table"
+        bind:clientWidth={space.width}
+        bind:clientHeight={space.height}
+      >
+        <div style:width="{width}px">
+          {#snippet drawing()}
+            <PictureWindow
+              picture="{room?.id}.0"
+              original={room!.original}
+              map={shown.map}
+              window={{ x: 0, y: 0, width: shown.width, height: shown.height }}
+              {width}
+              {filter}
+            />
+          {/snippet}
+          {#if comparing}
+            {@render drawing()}
+          {:else if cutting}
+            <DrawnBox
+              label="Cut"
+              shape={shown.width / shown.height}
+              box={room.edits.window}
+              {ratio}
+              shaded
+              onmove={(window) => room?.show({ ...room.edits, window })}
+              onchange={cutTo}>{@render drawing()}</DrawnBox
+            >
+          {:else}
+            <DrawnBox
+              label="Keep area"
+              shape={shown.width / shown.height}
+              box={room.area}
+              onmove={(area) => room?.moveArea(area)}
+              onchange={(area) => room?.keepArea(area)}>{@render drawing()}</DrawnBox
+            >
+          {/if}
+        </div>
+        <p class="absolute top-1.5 left-5 rounded-[4px] bg-base-100 px-2 py-1">
+          {#if comparing}The original
+          {:else if cutting}Cut <span class="text-quiet">{box === 'free' ? 'free' : box}, Esc when it is right</span>
+          {:else}Keep area <span class="text-quiet">{room.file.keep?.byHand ? 'set by hand' : 'a first guess'}</span>
+            <button class="dk-link ml-1" onclick={() => void room?.guessArea()}
+              >guess {room.file.keep?.byHand ? 'again' : 'anew'}</button
+            >{/if}
+        </p>
+      </div>
+      {#if room.cannotEdit}
+        <p class="border-t border-hair bg-base-100 px-5 py-3">{room.cannotEdit}</p>
+      {:else}
+        <div class="flex-none border-t border-hair bg-base-100 px-5 pt-2.5 pb-2">
+          <div class="flex flex-wrap items-center gap-1.5">
+            <span class="flex gap-1.5" role="group" aria-label="Box on the picture">
+              <button class="dk-button" aria-pressed={box === 'keep'} onclick={() => (box = 'keep')}>Keep area</button>
+              <button class="dk-button" aria-pressed={box === 'free'} onclick={() => chooseCut('free')}>Cut free</button
+              >
+              {#each site.data?.shapes ?? [] as shape (shape)}
+                <button class="dk-button dk-tabular" aria-pressed={box === shape} onclick={() => chooseCut(shape)}
+                  >{shape}</button
+                >
+              {/each}
+            </span>
+            <button
+              class="dk-button bare"
+              disabled={room.edits.window.width === 1 && room.edits.window.height === 1}
+              onclick={() => room?.cutWhole()}>uncut</button
+            >
+            <span class="ml-auto flex gap-1.5">
+              <button class="dk-button" aria-label="Turn left" onclick={() => void room?.turn(-1)}
+                ><RotateCcw size={15} /></button
+              >
+              <button class="dk-button" aria-label="Turn right" onclick={() => void room?.turn(1)}
+                ><RotateCw size={15} /></button
+              >
+              <button class="dk-button" onclick={() => void room?.turn(0)}><FlipHorizontal2 size={15} />Mirror</button>
+              <button class="dk-button" onclick={() => void room?.even()}>Even out</button>
+            </span>
+          </div>
+          <div class="mt-2 grid grid-cols-7 gap-5">
+            <RuledScale
+              name="Straighten"
+              value={room.edits.straightenDeg}
+              from={-room.mostStraightenDeg}
+              to={room.mostStraightenDeg}
+              step={0.1}
+              unit="°"
+              onmove={(straightenDeg) => room?.show({ ...room.edits, straightenDeg })}
+              onchange={(straightenDeg) => room?.change({ ...room.edits, straightenDeg })}
+            />
+            {#each rows as row (row.key)}
+              <RuledScale
+                name={row.name}
+                value={adjustments[row.key]}
+                from={row.from}
+                to={100}
+                onmove={(value) => room?.show(adjusted({ [row.key]: value }))}
+                onchange={(value) => room?.change(adjusted({ [row.key]: value }))}
+              />
+            {/each}
+          </div>
+        </div>
+        <Versions {room} />
+      {/if}
+    </div>
+    <CutsInUse {room} {filter} />
+    <Download {room} bind:open={downloading} />
+  {:else}
+    <p class="p-8 text-read text-quiet" role="status">Opening …</p>
+  {/if}
+</div>
