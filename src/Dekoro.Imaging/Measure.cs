@@ -9,7 +9,7 @@ namespace Dekoro.Imaging;
 /// <summary>What is measured once on the pixels of a picture that comes in.</summary>
 /// <param name="Sharpness">Variance of the Laplacian of luminance / variance of luminance, on a copy of 512 px.</param>
 /// <param name="IsDoubtful">The decoder got to the end, but complained on the way: parts of the picture may be wrong.</param>
-public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGuess, bool IsDoubtful);
+public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGuess, LookHash Look, bool IsDoubtful);
 
 /// <summary>Decodes a picture once at a modest size and measures it; a truncated file shows here.</summary>
 public static class Measure
@@ -31,7 +31,7 @@ public static class Measure
             isDoubtful = true;
             image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
         }
-        using (image) return new Measured(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), isDoubtful);
+        using (image) return new Measured(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), LookOf(image), isDoubtful);
     });
 
     /// <summary>Measures a version of a picture that was read before.</summary>
@@ -40,7 +40,15 @@ public static class Measure
     {
         using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
         using var crisp = Editing.Sharpened(image, edits.Adjustments);
-        return new Measured(BytesOf(crisp, 1), SharpnessOf(crisp), KeepGuessOf(crisp), false);
+        return new Measured(BytesOf(crisp, 1), SharpnessOf(crisp), KeepGuessOf(crisp), LookOf(crisp), false);
+    });
+
+    /// <summary>What a picture looks like, and nothing else of it.</summary>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static LookHash LookOf(string path, Probed probed, CancellationToken stop = default) => Within(probed.Format, stop, token =>
+    {
+        using var image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
+        return LookOf(image);
     });
 
     /// <summary>How often each tone stands in each channel, before light and colour are adjusted.</summary>
@@ -89,6 +97,15 @@ public static class Measure
         var large = image.WebpsaveBuffer(q: quality, effort: 4, keep: Enums.ForeignKeep.None).Length;
         var less = small.WebpsaveBuffer(q: quality, effort: 4, keep: Enums.ForeignKeep.None).Length;
         return BytesModel.Through(narrow, (double)less * frames, image.Width, (double)large * frames);
+    }
+
+    private static LookHash LookOf(Image image)
+    {
+        using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
+        using var grey = opaque.Colourspace(Enums.Interpretation.Bw).Cast(Enums.BandFormat.Float);
+        using var grid = grey.ThumbnailImage(LookHash.GridWidth, height: LookHash.GridHeight, size: Enums.Size.Force);
+        using var values = grid[0].Cast(Enums.BandFormat.Double);
+        return LookHash.Of(values.WriteToMemory<double>());
     }
 
     private static double SharpnessOf(Image image)

@@ -40,7 +40,8 @@ public static class Host
         });
         builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<PlanBook>()
             .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
-            .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
+            .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>())
+            .AddSingleton<Leaving>().AddHostedService(s => s.GetRequiredService<Leaving>());
         builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
         builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c =>
             c.ProblemDetails.Detail ??= IsFull(c.Exception) ? FullDisk : SentenceFor(c.ProblemDetails.Status));
@@ -57,6 +58,7 @@ public static class Host
         app.MapGet("/health", (Workspace w) => new Health("ok", Version, w.Database.SchemaVersion())).WithSummary("Liveness: version and the database's schema.");
         var api = app.MapGroup("/api");
         api.MapFiles();
+        api.MapLeaving();
         api.MapRoom();
         api.MapSwaps();
         api.MapPages();

@@ -10,9 +10,11 @@ namespace Dekoro.Storage;
 /// <param name="KeepByHand">False while the keep area is only a guess.</param>
 /// <param name="OriginalSize">Of the file as it is kept, orientation applied; the facts are those of the version in use.</param>
 /// <param name="Edits">Of the version in use.</param>
+/// <param name="Look">What the original looks like; null where it was never worked out.</param>
+/// <param name="AwaySince">Since when it is taken away; null while it is in the library.</param>
 public sealed record Asset(
     PictureFacts Facts, string Sha256, string KeptSha256, string Colour, bool KeepByHand, string? TakenOn, DateTimeOffset AddedAt, long Version,
-    PixelSize OriginalSize, Edits Edits)
+    PixelSize OriginalSize, Edits Edits, LookHash? Look = null, DateTimeOffset? AwaySince = null)
 {
     public string Id => Facts.Id;
 }
@@ -23,7 +25,7 @@ public sealed class Assets(Database database)
     private const string Columns = """
         SELECT asset.id, sha256, kept_sha256, asset.file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption, asset.description,
-               asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width, original_height, edits, edition
+               asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width, original_height, edits, edition, look, look_mirrored, away_since
         """;
 
     public Asset? Find(string id) => database.Read(c => c.All($"{Columns} FROM asset WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
@@ -37,7 +39,7 @@ public sealed class Assets(Database database)
 
     public IReadOnlyList<Asset> All() => database.Read(c => c.All($"{Columns} FROM asset ORDER BY added_at DESC, asset.rowid DESC", Map));
 
-    public long Count() => database.Read(c => c.One<long>("SELECT count(*) FROM asset"));
+    public long Count() => database.Read(c => c.One<long>("SELECT count(*) FROM asset WHERE away_since IS NULL"));
 
     /// <summary>Newest first; every word of the query must begin a word of the picture's, and every filter hold.</summary>
     /// <param name="used">Ids of the pictures that stand somewhere: what "used" and "unused" are told by.</param>
@@ -58,13 +60,68 @@ public sealed class Assets(Database database)
         return database.Read(c => c.All($"SELECT {sums} {from}", row => further.Select((_, i) => row.IsDBNull(i) ? 0 : row.GetInt64(i)).ToList(), [.. parameters, .. more])[0]);
     }
 
-    public void Add(Asset asset) => database.Write(c => c.Run("""
+    /// <summary>Adds a picture, and writes down which of the library look the same.</summary>
+    public void Add(Asset asset) => database.Write(c =>
+    {
+        Insert(c, asset);
+        if (asset.Look is not { } look) return 0;
+        foreach (var other in Alike(c, asset.Id, look, asset.OriginalSize))
+            c.Run("INSERT INTO twin (asset_id, other_id) VALUES ($a, $b), ($b, $a)", ("$a", asset.Id), ("$b", other));
+        return 0;
+    });
+
+    /// <summary>For each of the ids, those in the library that look the same.</summary>
+    public ILookup<string, string> TwinsOf(IReadOnlyCollection<string> ids) => database.Read(c => c.All("""
+        SELECT twin.asset_id, twin.other_id FROM twin JOIN asset ON asset.id = twin.other_id
+        WHERE twin.asset_id IN (SELECT value FROM json_each($ids)) AND asset.away_since IS NULL
+        ORDER BY asset.added_at
+        """, row => (Id: row.GetString(0), Other: row.GetString(1)), ("$ids", System.Text.Json.JsonSerializer.Serialize(ids)))).ToLookup(t => t.Id, t => t.Other);
+
+    /// <summary>Those in the library that look like a picture, which need not be there itself.</summary>
+    public IReadOnlyList<string> LooksLike(string id, LookHash look, PixelSize original) => database.Read(c => Alike(c, id, look, original));
+
+    /// <summary>Linear over two numbers a row: a hundred thousand take a few milliseconds.</summary>
+    private static List<string> Alike(SqliteConnection c, string id, LookHash look, PixelSize original) =>
+    [
+        .. c.All("SELECT id, look, look_mirrored, original_width, original_height FROM asset WHERE look IS NOT NULL AND id <> $id AND away_since IS NULL",
+                row => (Id: row.GetString(0), Look: new LookHash((ulong)row.GetInt64(1), (ulong)row.GetInt64(2)), Size: new PixelSize(row.GetInt32(3), row.GetInt32(4))), ("$id", id))
+            .Where(other => LookHash.AreTwins(look, original.Shape, other.Look, other.Size.Shape)).Select(other => other.Id),
+    ];
+
+    /// <summary>Takes a picture away; it waits, and nothing of it is lost.</summary>
+    public bool TakeAway(string id, DateTimeOffset now) => database.Write(c => c.Run(
+        "UPDATE asset SET away_since = $now, version = version + 1 WHERE id = $id AND away_since IS NULL", ("$id", id), ("$now", now.ToUniversalTime().ToString("o")))) == 1;
+
+    /// <summary>Puts a picture back that was taken away.</summary>
+    public bool PutBack(string id) => database.Write(c => c.Run(
+        "UPDATE asset SET away_since = NULL, version = version + 1 WHERE id = $id AND away_since IS NOT NULL", ("$id", id))) == 1;
+
+    /// <summary>Removes for good what was taken away before a moment, except what still stands somewhere.</summary>
+    /// <returns>The hashes of the files that no record names any more.</returns>
+    public IReadOnlyList<string> RemoveAwaySince(DateTimeOffset before, IReadOnlyCollection<string> used) => database.Write(c =>
+    {
+        var gone = c.All("SELECT id, kept_sha256 FROM asset WHERE away_since < $before AND id NOT IN (SELECT value FROM json_each($used))",
+            row => (Id: row.GetString(0), Hash: row.GetString(1)), ("$before", before.ToUniversalTime().ToString("o")), ("$used", System.Text.Json.JsonSerializer.Serialize(used)));
+        foreach (var (id, _) in gone) c.Run("DELETE FROM asset WHERE id = $id", ("$id", id));
+        return gone.Select(g => g.Hash).ToList();
+    });
+
+    /// <summary>Changes the words of several pictures in one step.</summary>
+    /// <returns>How many: those that have changed since their version are left as they are.</returns>
+    public int ChangeWords(IReadOnlyCollection<(string Id, long Version, Words Words)> changes) => database.Write(c => changes.Sum(change => c.Run("""
+        UPDATE asset
+        SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
+            version = version + 1
+        WHERE id = $id AND version = $version
+        """, [("$id", change.Id), ("$version", change.Version), .. WordParameters(change.Words)])));
+
+    private static void Insert(SqliteConnection c, Asset asset) => c.Run("""
         INSERT INTO asset (id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                            sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description, credit, rights, folder, source, taken_on, added_at,
-                           original_width, original_height, edits, edition)
+                           original_width, original_height, edits, edition, look, look_mirrored)
         VALUES ($id, $sha, $kept, $file, $format, $bytes, $width, $height, $frames, $alpha, $colour, $beta, $gamma,
                 $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder, $source, $taken, $added,
-                $originalWidth, $originalHeight, $edits, $edition)
+                $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored)
         """,
         [
             ("$id", asset.Id), ("$sha", asset.Sha256), ("$kept", asset.KeptSha256), ("$file", asset.Facts.FileName),
@@ -74,8 +131,9 @@ public sealed class Assets(Database database)
             ("$sharpness", asset.Facts.Sharpness ?? 0.0), ("$taken", asset.TakenOn), ("$added", asset.AddedAt.ToString("o")),
             ("$originalWidth", asset.OriginalSize.Width), ("$originalHeight", asset.OriginalSize.Height),
             ("$edits", EditsText.Write(asset.Edits)), ("$edition", asset.Facts.Edition),
+            ("$look", (long?)asset.Look?.Bits), ("$lookMirrored", (long?)asset.Look?.MirroredBits),
             .. KeepParameters(asset.Facts.Keep, asset.KeepByHand), .. WordParameters(asset.Facts.Words),
-        ]));
+        ]);
 
     /// <returns>False where the picture has changed since <paramref name="version"/>, or is gone.</returns>
     public bool Change(string id, long version, Words words, KeepBox? keep, bool keepByHand) => database.Write(c => c.Run("""
@@ -88,7 +146,7 @@ public sealed class Assets(Database database)
         [("$id", id), ("$version", version), .. KeepParameters(keep, keepByHand), .. WordParameters(words)])) == 1;
 
     public IReadOnlyList<string> Folders() =>
-        database.Read(c => c.All("SELECT DISTINCT folder FROM asset WHERE folder <> '' ORDER BY folder", row => row.GetString(0)));
+        database.Read(c => c.All("SELECT DISTINCT folder FROM asset WHERE folder <> '' AND away_since IS NULL ORDER BY folder", row => row.GetString(0)));
 
     internal static (string, object?)[] KeepParameters(KeepBox? keep, bool byHand) =>
         [("$x", keep?.X), ("$y", keep?.Y), ("$w", keep?.Width), ("$h", keep?.Height), ("$by", byHand ? "hand" : "guess")];
@@ -108,5 +166,7 @@ public sealed class Assets(Database database)
             row.Int("edition")),
         row.Text("sha256"), row.Text("kept_sha256"), row.Text("colour"), row.Text("keep_by") == "hand", row.TextOrNull("taken_on"),
         DateTimeOffset.Parse(row.Text("added_at"), System.Globalization.CultureInfo.InvariantCulture), row.Long("version"),
-        new PixelSize(row.Int("original_width"), row.Int("original_height")), EditsText.Read(row.Text("edits")) ?? Edits.None);
+        new PixelSize(row.Int("original_width"), row.Int("original_height")), EditsText.Read(row.Text("edits")) ?? Edits.None,
+        row.IsNull("look") ? null : new LookHash((ulong)row.Long("look"), (ulong)row.Long("look_mirrored")),
+        row.TextOrNull("away_since") is { } away ? DateTimeOffset.Parse(away, System.Globalization.CultureInfo.InvariantCulture) : null);
 }

@@ -24,6 +24,7 @@ internal static class SearchSql
         }
         AddUsed(query.Filters, used, parameters);
         foreach (var (filter, i) in query.Filters.Select((f, i) => (f, i))) conditions.Add(Condition(filter, $"$f{i}", parameters));
+        if (query.Filters.All(f => f.Kind != FilterKind.Away)) conditions.Add("asset.away_since IS NULL");
         var from = match is null ? "FROM asset" : "FROM asset_words JOIN asset ON asset.rowid = asset_words.rowid";
         return (conditions.Count == 0 ? from : $"{from} WHERE {string.Join(" AND ", conditions)}", [.. parameters]);
     }
@@ -55,6 +56,8 @@ internal static class SearchSql
                 });
             case FilterKind.Used: return $"asset.id IN (SELECT value FROM json_each({used}))";
             case FilterKind.Unused: return $"asset.id NOT IN (SELECT value FROM json_each({used}))";
+            case FilterKind.Twin: return "EXISTS (SELECT 1 FROM twin JOIN asset AS other ON other.id = twin.other_id WHERE twin.asset_id = asset.id AND other.away_since IS NULL)";
+            case FilterKind.Away: return "asset.away_since IS NOT NULL";
             case FilterKind.NoAlt: return "asset.alt = ''";
             case FilterKind.NoTitle: return $"{Database.SaysNothing}(asset.title)";
             case FilterKind.Soft: return With(Fit.BlurredBelow, $"(asset.format <> 'Svg' AND asset.sharpness < {name})");

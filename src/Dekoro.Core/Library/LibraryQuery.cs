@@ -4,7 +4,7 @@ using System.Globalization;
 namespace Dekoro.Core.Library;
 
 /// <summary>What a filter asks of a picture.</summary>
-public enum FilterKind { Folder, Shape, Wider, Taller, Used, Unused, NoAlt, NoTitle, Soft, Credit, Since, Until, Type }
+public enum FilterKind { Folder, Shape, Wider, Taller, Used, Unused, NoAlt, NoTitle, Soft, Twin, Away, Credit, Since, Until, Type }
 
 /// <param name="Value">As its kind asks: a name, a shape's name, px, a date; empty for kinds that stand alone.</param>
 public sealed record LibraryFilter(FilterKind Kind, string Value = "")
@@ -75,6 +75,8 @@ public sealed record LibraryQuery(ImmutableArray<string> Words, ImmutableArray<L
         FilterKind.NoAlt => "no-alt",
         FilterKind.NoTitle => "no-title",
         FilterKind.Soft => "soft",
+        FilterKind.Twin => "twin",
+        FilterKind.Away => "taken-away",
         _ => kind.ToString().ToLowerInvariant() + ":",
     };
 

@@ -16,10 +16,13 @@ public sealed record KeepArea(double X, double Y, double Width, double Height, b
 /// <param name="Picture">Names its proofs: the id with the version in use.</param>
 /// <param name="SuggestedTitle">Empty where the file's name gives nothing readable.</param>
 /// <param name="Places">How many places it stands in.</param>
+/// <param name="Twins">Ids of those in the library that look the same.</param>
+/// <param name="AwaySince">Since when it is taken away; null while it is in the library.</param>
+/// <param name="GoesOn">When it goes for good; null while it is in the library.</param>
 public sealed record FileItem(
     string Id, string Picture, string FileName, PictureFormat Format, int Width, int Height, int Frames, long Bytes, string Colour, bool HasAlpha,
     Words Words, KeepArea? Keep, IReadOnlyList<Mark> Marks, string SuggestedTitle, int Places, DateTimeOffset AddedAt, string? TakenOn, long Version,
-    ThroughLook? Through = null);
+    IReadOnlyList<string> Twins, DateTimeOffset? AwaySince, DateTimeOffset? GoesOn, ThroughLook? Through = null);
 
 /// <summary>A picture looked at through a place.</summary>
 /// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
@@ -33,7 +36,8 @@ public sealed record FilterSwitch(string Group, string Name, string Line, long C
 /// <param name="Size">As people say it: "a third", "320 px".</param>
 public sealed record FilePlace(string PageId, string PageTitle, string BlockId, string Size, string? Shape);
 
-public sealed record FileDetail(FileItem File, IReadOnlyList<FilePlace> StandsIn);
+/// <param name="LookAlikes">Those in the library that look the same.</param>
+public sealed record FileDetail(FileItem File, IReadOnlyList<FileItem> LookAlikes, IReadOnlyList<FilePlace> StandsIn);
 
 /// <param name="NotUnderstood">Sentences about what was typed like a filter and is none.</param>
 public sealed record FileList(
@@ -82,7 +86,8 @@ internal static class FileEndpoints
         if (string.IsNullOrEmpty(size))
         {
             (var page, total) = workspace.Assets.Search(search, used, skip, take);
-            items = [.. page.Select(a => ItemOf(a, places[a.Id].Count()))];
+            var twins = workspace.Assets.TwinsOf([.. page.Select(a => a.Id)]);
+            items = [.. page.Select(a => ItemOf(a, places[a.Id].Count(), twins[a.Id]))];
         }
         else
         {
@@ -92,15 +97,25 @@ internal static class FileEndpoints
         }
         var counts = workspace.Assets.CountsOf(search, [.. Switches.Select(s => s.Filter)], used);
         return TypedResults.Ok(new FileList(total, items, workspace.Assets.Folders(),
-            [.. Switches.Select((s, i) => new FilterSwitch(s.Group, s.Name, search.Turned(s.Filter).Written, counts[i], search.Filters.Contains(s.Filter)))], search.NotUnderstood));
+            [
+                .. Switches.Select((s, i) => new FilterSwitch(s.Group, s.Name, search.Turned(s.Filter).Written, counts[i], search.Filters.Contains(s.Filter))),
+                AwaySwitch(search, used, workspace),
+            ], search.NotUnderstood));
     }
 
     private static readonly (string Group, string Name, LibraryFilter Filter)[] Switches =
     [
         ("Shape", "wide", new(FilterKind.Shape, "wide")), ("Shape", "tall", new(FilterKind.Shape, "tall")), ("Shape", "square", new(FilterKind.Shape, "square")),
         ("Use", "unused", new(FilterKind.Unused)), ("Use", "used", new(FilterKind.Used)),
-        ("Mend", "no alt", new(FilterKind.NoAlt)), ("Mend", "file name as title", new(FilterKind.NoTitle)), ("Mend", "soft", new(FilterKind.Soft)),
+        ("Mend", "no alt", new(FilterKind.NoAlt)), ("Mend", "file name as title", new(FilterKind.NoTitle)), ("Mend", "soft", new(FilterKind.Soft)), ("Mend", "twin", new(FilterKind.Twin)),
     ];
+
+    /// <summary>What is taken away is counted by a search of its own: every other search leaves it out.</summary>
+    private static FilterSwitch AwaySwitch(LibraryQuery search, IReadOnlyCollection<string> used, Workspace workspace)
+    {
+        var (away, isOn) = (new LibraryFilter(FilterKind.Away), search.Filters.Any(f => f.Kind == FilterKind.Away));
+        return new("Waiting", "taken away", search.Turned(away).Written, workspace.Assets.Search(isOn ? search : search.Turned(away), used, 0, 0).Total, isOn);
+    }
 
     private static FileItem[] Through(
         IReadOnlyList<Asset> all, FigureSize size, AspectRatio? shape, PageLayout layout, ILookup<string, (PageRow Page, FigureBlock Figure)> places, int skip, int take)
@@ -134,7 +149,8 @@ internal static class FileEndpoints
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
         var places = book.PlacesByPicture()[id].ToList();
-        return TypedResults.Ok(new FileDetail(ItemOf(asset, places.Count),
+        var twins = workspace.Assets.TwinsOf([id])[id];
+        return TypedResults.Ok(new FileDetail(ItemOf(asset, places.Count, twins), [.. workspace.Assets.FindMany([.. twins]).Select(t => ItemOf(t, 0))],
             [.. places.Select(p => new FilePlace(p.Page.Id, p.Page.Title, p.Figure.Id, SizeOf(p.Figure.Size), p.Figure.Shape?.ToString()))]));
     }
 
@@ -199,12 +215,14 @@ internal static class FileEndpoints
             ? $"A text here holds at most {MostWord} characters: shorten it."
             : words.Title.Trim().Length == 0 ? "A picture needs a title: type one, or take the suggested one." : null;
 
-    public static FileItem ItemOf(Asset asset, int places)
+    /// <param name="twins">Of those in the library that look the same; null where nobody asks.</param>
+    public static FileItem ItemOf(Asset asset, int places, IEnumerable<string>? twins = null)
     {
         var f = asset.Facts;
         return new(f.Id, ProofAddresses.NameOf(f), f.FileName, f.Format, f.Size.Width, f.Size.Height, f.Frames, f.FileBytes, asset.Colour, f.HasAlpha, f.Words,
             f.Keep is { } k ? new(k.X, k.Y, k.Width, k.Height, asset.KeepByHand) : null,
-            [.. Marks.Of(f)], FileNames.SuggestTitle(f.FileName, f.Words.Description), places, asset.AddedAt, asset.TakenOn, asset.Version);
+            [.. Marks.Of(f)], FileNames.SuggestTitle(f.FileName, f.Words.Description), places, asset.AddedAt, asset.TakenOn, asset.Version,
+            [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays));
     }
 
     internal static string SizeOf(FigureSize size) => size is FigureSize.ByPx px ? $"{px.CssPx} px" : Remedy.NameOf(((FigureSize.ByRole)size).Role);

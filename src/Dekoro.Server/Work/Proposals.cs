@@ -37,7 +37,8 @@ public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching f
             var found = proposal.Pictures[i];
             var (asset, taken) = await OneAsync(found, token);
             var there = asset ?? (taken.Id is { } id ? workspace.Assets.Find(id) : null);
-            brought[i] = (found, there is null ? null : new(there, WasThere: asset is null, taken.Note), taken.Error);
+            var note = asset is null ? taken.Note : takingIn.NoteOf(asset, taken.Note);
+            brought[i] = (found, there is null ? null : new(there, WasThere: asset is null, note), taken.Error);
         });
         var byKey = brought.Where(b => b.Picture is not null).ToDictionary(b => b.Found.Key, b => b.Picture!);
         // The same bytes twice in one mail are one picture.

@@ -40,7 +40,7 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         try
         {
             received = await workspace.Files.ReceiveAsync(content, Limits.MostFileBytes, stop);
-            if (workspace.Assets.FindByHash(received.Sha256) is { } same) return (null, new(name, same.Id, WasThere: true));
+            if (workspace.Assets.FindByHash(received.Sha256) is { } same) return (null, Known(name, same));
             await _decoding.WaitAsync(stop);
             try
             {
@@ -66,6 +66,15 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         }
     }
 
+    /// <summary>The library has this very file; where it was taken away, adding it again brings it back.</summary>
+    private Taken Known(string name, Asset same)
+    {
+        if (same.AwaySince is null) return new(name, same.Id, WasThere: true);
+        workspace.Assets.PutBack(same.Id);
+        events.Send("library", new { id = same.Id });
+        return new(name, same.Id, WasThere: true, Note: "It had been taken away and is back, with all its words.");
+    }
+
     /// <summary>Puts a picture that was read into the library.</summary>
     public Taken Record(Asset asset, Taken read)
     {
@@ -79,8 +88,14 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
             return new(read.Name, other.Id, WasThere: true);
         }
         events.Send("library", new { id = asset.Id });
-        return read;
+        return read with { Note = NoteOf(asset, read.Note) };
     }
+
+    /// <summary>What a person should know of a picture, and which one of the library looks the same.</summary>
+    public string? NoteOf(Asset asset, string? note) =>
+        asset.Look is { } look && workspace.Assets.LooksLike(asset.Id, look, asset.OriginalSize).FirstOrDefault() is { } twin && workspace.Assets.Find(twin) is { } found
+            ? $"{note} It looks like “{found.Facts.Words.Title}”, which is in the library.".Trim()
+            : note;
 
     private (Asset? Asset, Taken Taken) Inspected(string name, StoredFile received, Words given, CancellationToken stop)
     {
@@ -88,7 +103,7 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         using (var file = File.OpenRead(received.Path)) format = Probe.FormatOf(file);
         var (kept, note) = format == PictureFormat.Svg ? Cleaned(received) : (received, null);
         // What is kept of an SVG is the cleaned file; both hashes recognise it.
-        if (kept != received && workspace.Assets.FindByHash(kept.Sha256) is { } same) return (null, new(name, same.Id, WasThere: true));
+        if (kept != received && workspace.Assets.FindByHash(kept.Sha256) is { } same) return (null, Known(name, same));
         var probed = Probe.Read(kept.Path, format);
         var measured = Measure.Read(kept.Path, probed, stop);
         var id = RandomNumberGenerator.GetHexString(12, lowercase: true);
@@ -97,7 +112,7 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         if (measured.IsDoubtful) note = "Parts of this file may be damaged: look at it before you place it, and copy it again if they are.";
         workspace.Files.Keep(kept);
         return (new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1,
-            probed.Size, Edits.None), new(name, id, Note: note));
+            probed.Size, Edits.None, measured.Look), new(name, id, Note: note));
     }
 
     /// <summary>What is given stands; the rest is taken from inside the file, and the title at last from its name.</summary>

@@ -172,6 +172,166 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/files/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes pictures away; they wait, and those that stand somewhere are kept and named. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FileIds"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TakenAway"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts pictures back that were taken away. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FileIds"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes the same words of several pictures at once. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ManyChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ManyChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes two pictures one: every place of the first shows the second, and the first is taken away. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Merge"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Merged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/room/scales": {
         parameters: {
             query?: never;
@@ -1678,7 +1838,11 @@ export interface components {
         };
         FileDetail: {
             file: components["schemas"]["FileItem"];
+            lookAlikes: components["schemas"]["FileItem"][];
             standsIn: components["schemas"]["FilePlace"][];
+        };
+        FileIds: {
+            ids: string[];
         };
         FileItem: {
             id: string;
@@ -1706,6 +1870,11 @@ export interface components {
             takenOn: null | string;
             /** Format: int64 */
             version: number;
+            twins: string[];
+            /** Format: date-time */
+            awaySince: null | string;
+            /** Format: date-time */
+            goesOn: null | string;
             through?: null | components["schemas"]["ThroughLook"];
         };
         FileList: {
@@ -1839,8 +2008,23 @@ export interface components {
             /** Format: int32 */
             pictures: number;
         };
+        ManyChange: {
+            ids: string[];
+            change: components["schemas"]["FileChange"];
+        };
+        ManyChanged: {
+            /** Format: int32 */
+            changed: number;
+        };
         /** @enum {unknown} */
         Mark: "noAlt" | "fileNameAsTitle" | "soft";
+        Merge: {
+            into: string;
+        };
+        Merged: {
+            /** Format: int32 */
+            places: number;
+        };
         NewPage: {
             kind: string;
             title: string;
@@ -2043,6 +2227,11 @@ export interface components {
         };
         /** @enum {unknown} */
         SizeRole: "third" | "half" | "column" | "wide" | "edge" | null;
+        StillStanding: {
+            id: string;
+            title: string;
+            pages: string[];
+        };
         Swap: {
             with: string;
             places?: null | components["schemas"]["SwappedPlace"][];
@@ -2074,6 +2263,12 @@ export interface components {
             wasThere: boolean;
             note?: null | string;
             error?: null | string;
+        };
+        TakenAway: {
+            away: string[];
+            standing: components["schemas"]["StillStanding"][];
+            /** Format: int32 */
+            waitDays: number;
         };
         TakenList: {
             files: components["schemas"]["Taken"][];

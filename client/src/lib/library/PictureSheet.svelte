@@ -2,7 +2,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import X from '@lucide/svelte/icons/x';
-  import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
+  import { answer, api, Problem, proofOf, sentenceOf, type Schemas } from '$lib/api/client';
   import { onePicture, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import SwapSheet from './SwapSheet.svelte';
@@ -27,6 +27,7 @@
   let wordsOpen = $state(true);
   let keepOpen = $state(true);
   let standsOpen = $state(true);
+  let alikeOpen = $state(true);
   let swapping = $state(false);
 
   $effect(() => {
@@ -60,6 +61,32 @@
         await queryClient.invalidateQueries({ queryKey: ['files', 'one', id] });
     }
   }
+  async function merge(other: string) {
+    problem = '';
+    try {
+      const merged = await answer(
+        api.POST('/api/files/{id}/merge', { params: { path: { id: other } }, body: { into: id } }),
+      );
+      kept = `One picture now, in ${count(merged.places, 'more place')}.`;
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+  async function leaveOrReturn(path: '/api/files/away' | '/api/files/back') {
+    problem = '';
+    try {
+      if (path === '/api/files/back') await answer(api.POST(path, { body: { ids: [id] } }));
+      else {
+        const taken = await answer(api.POST(path, { body: { ids: [id] } }));
+        const stands = taken.standing[0];
+        if (stands) problem = `It stands on ${stands.pages.join(', ')}: swap it there first, or take those places out.`;
+      }
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
   const leave = (name: keyof Schemas['Words']) => {
     const text = typed[name];
     if (text !== undefined && text !== file?.words[name]) void keep({ [name]: text });
@@ -84,6 +111,7 @@
       </div>
       <button class="dk-button bare" onclick={onclose} aria-label="Close the picture's sheet"><X size={16} /></button>
     </div>
+    {#if problem}<p class="dk-problem border-b border-hair px-4 py-2" role="alert">{problem}</p>{/if}
     <Group name="Keep area" value={file.keep?.byHand ? 'drawn by hand' : 'a first guess'} bind:open={keepOpen}>
       <KeepBox
         picture={file.picture}
@@ -129,7 +157,6 @@
       <datalist id="folders"
         >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
       >
-      {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
       <p class="mt-1 min-h-5 text-quiet" role="status">{kept}</p>
     </Group>
     <Group name="Stands in" value={count(picture.data?.standsIn.length ?? 0, 'place')} bind:open={standsOpen}>
@@ -145,6 +172,31 @@
         <button class="dk-button mt-2" onclick={() => (swapping = true)}>Swap everywhere</button>
       {/if}
     </Group>
+    {#if (picture.data?.lookAlikes.length ?? 0) > 0}
+      <Group name="Looks the same" value={count(picture.data?.lookAlikes.length ?? 0, 'picture')} bind:open={alikeOpen}>
+        {#each picture.data?.lookAlikes ?? [] as other (other.id)}
+          <div class="mt-2 flex gap-3">
+            <img src={proofOf(other.picture, 160)} alt="" class="h-16 w-20 object-contain object-left" />
+            <div class="min-w-0">
+              <p class="truncate">{other.words.title}</p>
+              <p class="dk-tabular text-quiet">{other.width} × {other.height} · {weight(other.bytes)}</p>
+              <button class="dk-link" onclick={() => void merge(other.id)}>keep this one for both</button>
+            </div>
+          </div>
+        {/each}
+        <p class="mt-2 text-quiet">All places of both then show “{file.words.title}”; the other is taken away.</p>
+      </Group>
+    {/if}
+    <div class="px-4 py-3">
+      {#if file.awaySince}
+        <p class="text-soft">
+          Taken away {dayOf(file.awaySince)}; it goes for good on {dayOf(file.goesOn ?? file.awaySince)}.
+        </p>
+        <button class="dk-button mt-2" onclick={() => void leaveOrReturn('/api/files/back')}>Put back</button>
+      {:else}
+        <button class="dk-button" onclick={() => void leaveOrReturn('/api/files/away')}>Take away</button>
+      {/if}
+    </div>
     <SwapSheet bind:open={swapping} {file} />
   {/if}
 </aside>

@@ -7,6 +7,8 @@
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
   import ContactSheet from '$lib/library/ContactSheet.svelte';
   import PictureSheet from '$lib/library/PictureSheet.svelte';
+  import ChosenLine from '$lib/library/ChosenLine.svelte';
+  import { Choosing } from '$lib/library/choosing.svelte';
   import WordsRound from '$lib/library/WordsRound.svelte';
   import UploadList from '$lib/library/UploadList.svelte';
   import { filesOf, uploads } from '$lib/library/uploads.svelte';
@@ -18,6 +20,7 @@
   let through = $state.raw<Through | null>(null);
   let chosen = $state<string | null>(null);
   let rounding = $state(false);
+  const choosing = new Choosing();
   let over = $state(false);
   let picker = $state<HTMLInputElement>();
   let folderPicker = $state<HTMLInputElement>();
@@ -28,7 +31,9 @@
 
   const switches = $derived(found.data?.pages[0]?.switches ?? []);
   const notUnderstood = $derived(found.data?.pages[0]?.notUnderstood ?? []);
-  const groups = $derived([...new Set(switches.map((one) => one.group))]);
+  const groups = $derived([
+    ...new Set(switches.filter((one) => one.group !== 'Waiting' || one.count > 0 || one.isOn).map((one) => one.group)),
+  ]);
 
   /** Mails and saved pages are looked at first; pictures go straight in. */
   function takeFiles(files: File[]) {
@@ -44,6 +49,7 @@
 <svelte:window
   onkeydown={(event) => {
     const field = (event.target as Element).matches('input, textarea, select');
+    if (event.key === 'Escape' && choosing.ids.size > 0 && !field && !rounding) choosing.clear();
     if (event.key === 'f' && chosen && !field && !event.ctrlKey && !event.metaKey && !event.altKey)
       void goto(`/library/room/${chosen}`);
   }}
@@ -130,11 +136,13 @@
         <ContactSheet
           {items}
           {chosen}
+          {choosing}
           onchoose={(item) => (chosen = item.id)}
           onend={() => found.hasNextPage && !found.isFetching && void found.fetchNextPage()}
         />
       {/if}
     </div>
+    <ChosenLine {choosing} {items} {folders} onround={() => (rounding = true)} />
     <UploadList />
   </div>
   {#if chosen}<PictureSheet id={chosen} {folders} onclose={() => (chosen = null)} />{/if}
@@ -146,4 +154,7 @@
     </div>
   {/if}
 </div>
-<WordsRound bind:open={rounding} {items} />
+<WordsRound
+  bind:open={rounding}
+  items={choosing.ids.size > 0 ? items.filter((item) => choosing.ids.has(item.id)) : items}
+/>

@@ -1,0 +1,80 @@
+<!-- What can be done with the pictures chosen together; and what was done, with the way back. -->
+<script lang="ts">
+  import { answer, api, sentenceOf, type FileItem } from '$lib/api/client';
+  import { queryClient } from '$lib/api/queries';
+  import { count } from '$lib/ui/words';
+  import type { Choosing } from './choosing.svelte';
+  import ManyWords from './ManyWords.svelte';
+
+  let {
+    choosing,
+    items,
+    folders,
+    onround,
+  }: { choosing: Choosing; items: FileItem[]; folders: string[]; onround: () => void } = $props();
+  let changing = $state(false);
+  let said = $state('');
+  let undoIds = $state.raw<string[]>([]);
+  let problem = $state('');
+  const chosen = $derived(items.filter((item) => choosing.ids.has(item.id)));
+  const away = $derived(chosen.filter((item) => item.awaySince));
+
+  async function act(work: () => Promise<void>) {
+    problem = said = '';
+    undoIds = [];
+    try {
+      await work();
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+  const takeAway = () =>
+    act(async () => {
+      const taken = await answer(api.POST('/api/files/away', { body: { ids: [...choosing.ids] } }));
+      choosing.only(taken.standing.map((one) => one.id));
+      undoIds = taken.away;
+      said = [
+        taken.away.length > 0
+          ? `${count(taken.away.length, 'picture')} taken away; ${taken.away.length === 1 ? 'it waits' : 'they wait'} ${taken.waitDays} days.`
+          : '',
+        ...taken.standing
+          .slice(0, 3)
+          .map((one) => `“${one.title}” stays: it stands on ${one.pages.join(', ')}. Swap it there first.`),
+        taken.standing.length > 3 ? `${taken.standing.length - 3} more stand somewhere.` : '',
+      ].join(' ');
+    });
+  const putBack = (ids: string[]) =>
+    act(async () => {
+      await answer(api.POST('/api/files/back', { body: { ids } }));
+      choosing.clear();
+      said = `${count(ids.length, 'picture')} back in the library.`;
+    });
+</script>
+
+{#if choosing.ids.size > 0 || said || problem}
+  <section
+    aria-label="Chosen pictures"
+    class="flex flex-none flex-wrap items-center gap-3 border-t border-base-content bg-base-100 px-5 py-2"
+  >
+    <p class="min-w-0 flex-1" role="status">
+      {#if choosing.ids.size > 0}<strong>{count(choosing.ids.size, 'picture')} chosen.</strong>{/if}
+      {said}
+      {#if undoIds.length > 0}<button class="dk-link" onclick={() => putBack(undoIds)}>Put back</button>{/if}
+      {#if problem}<span class="dk-problem">{problem}</span>{/if}
+    </p>
+    {#if choosing.ids.size > 0}
+      <button class="dk-button" onclick={onround}>Words round</button>
+      <button class="dk-button" onclick={() => (changing = true)}>Change words</button>
+      {#if away.length === choosing.ids.size}
+        <button class="dk-button" onclick={() => putBack([...choosing.ids])}>Put back</button>
+      {:else}
+        <button class="dk-button" onclick={takeAway}>Take away</button>
+      {/if}
+      <button class="dk-button" onclick={() => choosing.clear()}>Choose none</button>
+    {:else}
+      <button class="dk-button bare" onclick={() => (said = problem = '')}>Close</button>
+    {/if}
+  </section>
+{/if}
+<ManyWords bind:open={changing} items={chosen} {folders} ondone={(sentence) => (said = sentence)} />

@@ -1,0 +1,86 @@
+<!-- The same words for several pictures, with what changes shown before it does. -->
+<script lang="ts">
+  import { answer, api, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
+  import { queryClient } from '$lib/api/queries';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import { count } from '$lib/ui/words';
+
+  let {
+    open = $bindable(),
+    items,
+    folders,
+    ondone,
+  }: { open: boolean; items: FileItem[]; folders: string[]; ondone: (sentence: string) => void } = $props();
+  const fields = [
+    { name: 'folder', label: 'Folder' },
+    { name: 'credit', label: 'Credit' },
+    { name: 'rights', label: 'Rights' },
+    { name: 'caption', label: 'Caption' },
+  ] as const;
+  let name = $state<(typeof fields)[number]['name']>('folder');
+  let value = $state('');
+  let problem = $state('');
+  const label = $derived(fields.find((field) => field.name === name)?.label ?? '');
+  const changed = $derived(items.filter((item) => item.words[name] !== value.trim()));
+
+  async function change() {
+    problem = '';
+    try {
+      const change: Schemas['FileChange'] = { [name]: value.trim() };
+      const done = await answer(api.POST('/api/files/change', { body: { ids: items.map((item) => item.id), change } }));
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
+      open = false;
+      ondone(`${label} of ${count(done.changed, 'picture')} changed.`);
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+</script>
+
+<Sheet bind:open title="Change words of {count(items.length, 'picture')}">
+  <div class="flex items-end gap-3">
+    <label class="block"
+      ><span class="dk-label">What</span>
+      <select class="dk-field w-32" bind:value={name}>
+        {#each fields as field (field.name)}<option value={field.name}>{field.label}</option>{/each}
+      </select></label
+    >
+    <label class="block flex-1"
+      ><span class="dk-label">{label} from now on</span>
+      <input
+        class="dk-field"
+        bind:value
+        list={name === 'folder' ? 'all-folders' : undefined}
+        autocomplete="off"
+      /></label
+    >
+    <datalist id="all-folders"
+      >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
+    >
+  </div>
+  <p class="mt-4 font-semibold">
+    {changed.length === 0
+      ? 'Nothing changes: all have it already.'
+      : `${count(changed.length, 'picture')} will change:`}
+  </p>
+  <table class="mt-1 w-full table-fixed">
+    <caption class="sr-only">What changes</caption>
+    <thead class="text-left text-quiet">
+      <tr><th class="font-normal">Picture</th><th class="font-normal">Was</th><th class="font-normal">Will be</th></tr>
+    </thead>
+    <tbody>
+      {#each changed.slice(0, 8) as item (item.id)}
+        <tr class="border-t border-hair">
+          <td class="truncate py-1 pr-3">{item.words.title}</td>
+          <td class="truncate pr-3 text-quiet">{item.words[name] || 'nothing'}</td>
+          <td class="truncate">{value.trim() || 'nothing'}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  {#if changed.length > 8}<p class="mt-1 text-quiet">and {changed.length - 8} more.</p>{/if}
+  {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
+  {#snippet foot()}
+    <button class="dk-button main" disabled={changed.length === 0} onclick={change}>Change {changed.length}</button>
+  {/snippet}
+</Sheet>

@@ -1,0 +1,94 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
+using Dekoro.Server.Work;
+using Dekoro.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+public sealed record FileIds(IReadOnlyList<string> Ids);
+
+/// <summary>What became of each picture that was to leave.</summary>
+/// <param name="Away">Taken away now; they wait.</param>
+/// <param name="Standing">Kept, because they stand somewhere.</param>
+/// <param name="WaitDays">For how long what is away can be put back.</param>
+public sealed record TakenAway(IReadOnlyList<string> Away, IReadOnlyList<StillStanding> Standing, int WaitDays);
+
+/// <param name="Pages">Titles of the pages it stands on.</param>
+public sealed record StillStanding(string Id, string Title, IReadOnlyList<string> Pages);
+
+/// <param name="Into">The picture that stays, with its words and all places of both.</param>
+public sealed record Merge(string Into);
+
+public sealed record Merged(int Places);
+
+/// <param name="Ids">Pictures to change.</param>
+public sealed record ManyChange(IReadOnlyList<string> Ids, FileChange Change);
+
+public sealed record ManyChanged(int Changed);
+
+/// <summary>Several pictures at once: changed, taken away, put back; two that look alike made one.</summary>
+internal static class LeavingEndpoints
+{
+    private const int MostAtOnce = 5000;
+
+    public static void MapLeaving(this IEndpointRouteBuilder api)
+    {
+        api.MapPost("/files/away", TakeAway).WithSummary("Takes pictures away; they wait, and those that stand somewhere are kept and named.");
+        api.MapPost("/files/back", PutBack).WithSummary("Puts pictures back that were taken away.");
+        api.MapPost("/files/change", ChangeMany).WithSummary("Changes the same words of several pictures at once.");
+        api.MapPost("/files/{id}/merge", MergeInto).WithSummary("Makes two pictures one: every place of the first shows the second, and the first is taken away.");
+    }
+
+    private static Results<Ok<TakenAway>, ProblemHttpResult> TakeAway(FileIds files, Workspace workspace, PlanBook book, Events events, TimeProvider clock)
+    {
+        if (files.Ids.Count > MostAtOnce) return Problems.Of(400, $"At most {MostAtOnce} pictures are taken away at once.", "ids");
+        var places = book.PlacesByPicture();
+        var (away, standing) = (new List<string>(), new List<StillStanding>());
+        foreach (var asset in workspace.Assets.FindMany(files.Ids))
+        {
+            if (places[asset.Id].Any()) standing.Add(new(asset.Id, asset.Facts.Words.Title, [.. places[asset.Id].Select(p => p.Page.Title).Distinct()]));
+            else if (workspace.Assets.TakeAway(asset.Id, clock.GetUtcNow())) away.Add(asset.Id);
+        }
+        events.Send("library", new { id = away.FirstOrDefault() });
+        return TypedResults.Ok(new TakenAway(away, standing, Leaving.WaitDays));
+    }
+
+    private static NoContent PutBack(FileIds files, Workspace workspace, Events events)
+    {
+        foreach (var id in files.Ids.Take(MostAtOnce)) workspace.Assets.PutBack(id);
+        events.Send("library", new { id = files.Ids.FirstOrDefault() });
+        return TypedResults.NoContent();
+    }
+
+    private static Results<Ok<ManyChanged>, ProblemHttpResult> ChangeMany(ManyChange many, Workspace workspace, Events events, BackgroundWork background)
+    {
+        if (many.Ids.Count > MostAtOnce) return Problems.Of(400, $"At most {MostAtOnce} pictures are changed at once.", "ids");
+        if (many.Change.Keep is not null) return Problems.Of(400, "A keep area is drawn on one picture at a time.", "keep");
+        var changes = workspace.Assets.FindMany(many.Ids).Select(a => (Asset: a, Words: many.Change.On(a.Facts.Words))).Where(c => c.Words != c.Asset.Facts.Words).ToList();
+        if (changes.Select(c => FileEndpoints.WordsError(c.Words)).FirstOrDefault(e => e is not null) is { } error) return Problems.Of(400, error);
+        var changed = workspace.Assets.ChangeWords([.. changes.Select(c => (c.Asset.Id, c.Asset.Version, c.Words))]);
+        events.Send("library", new { id = many.Ids.FirstOrDefault() });
+        background.Prepare();
+        return TypedResults.Ok(new ManyChanged(changed));
+    }
+
+    private static Results<Ok<Merged>, ProblemHttpResult> MergeInto(
+        string id, Merge merge, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock)
+    {
+        if (workspace.Assets.Find(id) is not { } from || workspace.Assets.Find(merge.Into) is not { AwaySince: null } into) return Problems.NoPicture();
+        if (from.Id == into.Id) return Problems.Of(400, "These are one picture already.", "into");
+        var places = book.PlacesByPicture()[id].ToList();
+        var pages = places.GroupBy(p => p.Page.Id).Select(g => (g.First().Page, Alts: g.ToDictionary(p => p.Figure.Id, p => p.Figure.Alt.Own))).ToList();
+        // Words said for a place alone stay with the place: the picture shows the same.
+        var kept = pages.Count == 0 || workspace.Pages.SaveDrafts(
+            [.. pages.Select(p => (p.Page.Id, p.Page.Version, DocumentWriter.Write(Swapping.Swap(book.DocumentOf(p.Page), id, into.Id, p.Alts)).ToJsonString()))], clock.GetUtcNow());
+        if (!kept) return Problems.Of(409, "A page was changed at the same moment, so nothing was done: try it again.");
+        workspace.Assets.ChangeWords([(into.Id, into.Version, Merging.Words(into.Facts.Words, from.Facts.Words))]);
+        workspace.Assets.TakeAway(id, clock.GetUtcNow());
+        foreach (var (page, _) in pages) events.Send("page", new { id = page.Id, version = page.Version + 1 });
+        events.Send("library", new { id });
+        background.Prepare();
+        return TypedResults.Ok(new Merged(places.Count));
+    }
+}
