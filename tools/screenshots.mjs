@@ -20,6 +20,21 @@ const views = {
       await page.getByLabel('Shape of the place').selectOption('16:9');
     },
   },
+  mail: {
+    path: '/library/in',
+    then: async (page) => {
+      await page.getByRole('button', { name: /^Sixty-one lanterns/ }).click();
+      await page.waitForURL(/\/in\/\w/);
+    },
+  },
+  archive: {
+    path: '/library/archive?address=/standins/archive/collection.json',
+    then: async (page) => {
+      const pictures = page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button');
+      await pictures.nth(1).click();
+      await pictures.nth(4).click({ modifiers: ['Shift'] });
+    },
+  },
   desk: { path: '/pages/workshop', then: (_, frame) => frame.locator('figure').nth(1).click() },
   drawer: {
     path: '/pages/home',
@@ -28,9 +43,24 @@ const views = {
       await page.getByRole('button', { name: /^Library L/ }).click();
     },
   },
+  room: {
+    path: '/library',
+    // It is lit by the lamp whatever the theme.
+    only: 'lamp',
+    then: async (page) => {
+      await page.getByRole('searchbox', { name: 'Search the library' }).fill('delta dunes');
+      await page.getByRole('button', { name: /^Delta over the dunes/ }).click();
+      await page.keyboard.press('f');
+      await page.getByRole('slider', { name: 'Straighten' }).fill('1.5');
+      await page.getByRole('slider', { name: 'Light' }).fill('12');
+      await page.getByText(', kept ').waitFor();
+      await page.getByRole('region', { name: 'Versions' }).getByRole('button', { name: /^Straightened/ }).waitFor();
+    },
+  },
 };
 for (const theme of ['paper', 'lamp']) {
   for (const [name, view] of Object.entries(views)) {
+    if (view.only && view.only !== theme) continue;
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript((now) => localStorage.setItem('theme', now), theme);
     await page.goto(url + view.path);
