@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
 using Dekoro.Core.Documents;
+using Dekoro.Core.Editing;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 
 namespace Dekoro.Intake;
@@ -20,7 +22,14 @@ public sealed record Proposal(
 /// <param name="FileName">As it came; says nothing about its content.</param>
 /// <param name="Words">What the source says of it; the title is empty where it says nothing.</param>
 /// <param name="Content">Where its bytes are.</param>
-public sealed record FoundPicture(string Key, string FileName, Words Words, PictureContent Content);
+public sealed record FoundPicture(string Key, string FileName, Words Words, PictureContent Content)
+{
+    /// <summary>A keep area that came with it; null for none.</summary>
+    public KeepBox? Keep { get; init; }
+
+    /// <summary>Edits that came with it; null for none.</summary>
+    public Edits? Edits { get; init; }
+}
 
 /// <summary>The bytes of a found picture: at hand, or still to be fetched.</summary>
 public abstract record PictureContent

@@ -38,7 +38,7 @@ public static class Host
             k.Limits.MaxRequestBodySize = null;
             k.AddServerHeader = false;
         });
-        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<PlanBook>()
+        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Versions>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<PlanBook>()
             .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
             .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>())
             .AddSingleton<Leaving>().AddHostedService(s => s.GetRequiredService<Leaving>());
@@ -58,6 +58,7 @@ public static class Host
         app.MapGet("/health", (Workspace w) => new Health("ok", Version, w.Database.SchemaVersion())).WithSummary("Liveness: version and the database's schema.");
         var api = app.MapGroup("/api");
         api.MapFiles();
+        api.MapLibraryTable();
         api.MapLeaving();
         api.MapRoom();
         api.MapSwaps();

@@ -1,4 +1,6 @@
-import { dropFiles, expect, passesAxe, test } from './dekoro';
+import { readFileSync } from 'node:fs';
+import { dropFiles, expect, passesAxe, takeIn, test } from './dekoro';
+import { serve } from './server';
 
 const archive = '/standins/archive/collection.json';
 
@@ -156,3 +158,38 @@ for (const theme of ['paper', 'lamp']) {
     await passesAxe(page, 'archive as a list');
   });
 }
+
+test('The library goes out as a table, is worked on elsewhere, and comes back with what changes shown first; a bundle comes with its words', async ({ page, own }) => {
+  await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
+  await page.goto(`${own.url}/library/in`);
+  const table = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Table out (CSV)' }).click();
+  const text = readFileSync(await (await table).path(), 'utf8');
+  expect(text).toContain('file,id,title,alt text');
+  await page.getByLabel('A table of words').setInputFiles({ name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from(text.replace('Two lanterns', 'A pair of lanterns')) });
+  const dialog = page.getByRole('dialog', { name: 'words.csv' });
+  await expect(dialog.getByText('1 change to 1 picture:')).toBeVisible();
+  await expect(dialog.getByRole('row').nth(1)).toContainText('A pair of lanterns');
+  await passesAxe(page, 'a table read');
+  await dialog.getByRole('button', { name: 'Change 1' }).click();
+  await expect(dialog.getByText('1 word of 1 picture changed.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByLabel('A table of words').setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') });
+  await expect(page.getByRole('alert')).toContainText('head a column “file”');
+
+  const bundle = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'All files out (.zip)' }).click();
+  const zip = await (await bundle).path();
+  const other = await serve();
+  try {
+    await page.goto(`${other.url}/library/in`);
+    await page.locator('input[aria-label="A mail, web page or bundle as a file"]').setInputFiles({ name: 'library.zip', mimeType: 'application/zip', buffer: readFileSync(zip) });
+    await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
+    await expect(page.getByLabel('Title of A pair of lanterns')).toHaveValue('A pair of lanterns');
+    await page.getByRole('button', { name: 'Take in 2 pictures' }).click();
+    await page.waitForURL(`${other.url}/library`);
+    await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
+  } finally {
+    await other.stop();
+  }
+});

@@ -47,7 +47,7 @@ internal static class IntakeEndpoints
     {
         api.MapGet("/mailbox", (Mailbox mailbox) => TypedResults.Ok(mailbox.List())).WithSummary("The mails waiting in the mailbox, newest first.");
         api.MapPost("/mailbox/{id}", FromMailbox).WithSummary("Reads a mail of the mailbox into a proposal.");
-        api.MapPost("/intake/file", FromFile).WithSummary("Reads a mail (.eml) or a saved web page into a proposal.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery();
+        api.MapPost("/intake/file", FromFile).WithSummary("Reads a mail (.eml), a saved web page or a bundle (.zip) into a proposal.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery();
         api.MapPost("/intake/pasted", FromPasted).WithSummary("Reads pasted HTML into a proposal.");
         api.MapPost("/intake/address", FromAddress).WithSummary("Fetches a page or picture and reads it into a proposal.");
         api.MapGet("/intake/{id}", Look).WithSummary("A proposal: words, pictures at their places, and what was left out.");
@@ -78,6 +78,7 @@ internal static class IntakeEndpoints
         switch (Path.GetExtension(name).ToLowerInvariant())
         {
             case ".msg": throw new UnreadableException("A .msg file belongs to one mail program alone: save the mail as .eml there, or drag its pictures here.");
+            case ".zip": return BundleReader.Read(content, name);
             case ".htm" or ".html" or ".xhtml":
                 using (var all = new MemoryStream())
                 {

@@ -147,17 +147,16 @@ internal static class RoomEndpoints
     }
 
     private static async Task<Results<Ok<Room>, ProblemHttpResult>> Keep(
-        string id, KeepVersion keep, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock, CancellationToken stop)
+        string id, KeepVersion keep, Workspace workspace, Versions versions, PlanBook book, Events events, BackgroundWork background, CancellationToken stop)
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
         if (CannotEdit(asset) is { } sentence) return Problems.Of(409, sentence);
         if (Read(keep.Edits) is not { } edits) return NoEdits();
         try
         {
-            var measured = await Task.Run(() => Measure.Read(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, edits, stop), stop);
-            var followed = keep.Keep is null ? FollowedKeep(asset, edits) : KeepOf(keep.Keep);
-            var edition = new Edition(0, edits, edits.SizeOf(asset.OriginalSize), measured.Bytes, measured.Sharpness, followed ?? measured.KeepGuess, followed is not null && asset.KeepByHand, clock.GetUtcNow());
-            return Used(workspace.Editions.Use(asset, edition, keep.Replaces, clock.GetUtcNow()), id, workspace, book, events, background);
+            var keepIt = keep.Keep is null ? FollowedKeep(asset, edits) : KeepOf(keep.Keep);
+            var number = await Task.Run(() => versions.Use(asset, edits, keepIt, asset.KeepByHand, keep.Replaces, stop), stop);
+            return Used(number, id, workspace, book, events, background);
         }
         catch (RefusedFileException e)
         {

@@ -2,6 +2,8 @@ using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using System.Security.Cryptography;
 using Dekoro.Core.Documents;
+using Dekoro.Core.Editing;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Intake;
 using Dekoro.Storage;
@@ -12,7 +14,9 @@ namespace Dekoro.Server.Work;
 /// <param name="Asset">As it would be kept, or as it is kept where it was there before.</param>
 /// <param name="WasThere">The same file is in the library already.</param>
 /// <param name="Note">Something the person should know although the file can be taken.</param>
-public sealed record PendingPicture(Asset Asset, bool WasThere, string? Note);
+/// <param name="Keep">A keep area that came with it; null for none.</param>
+/// <param name="Edits">Edits that came with it; null for none.</param>
+public sealed record PendingPicture(Asset Asset, bool WasThere, string? Note, KeepBox? Keep = null, Edits? Edits = null);
 
 /// <summary>What was read from elsewhere and waits for a person's yes.</summary>
 /// <param name="Words">Figures name assets, of the library or of <paramref name="Pictures"/>.</param>
@@ -21,7 +25,7 @@ public sealed record Pending(
     ImmutableArray<PendingPicture> Pictures, ImmutableArray<LeftOut> LeftOut);
 
 /// <summary>Holds what was read from elsewhere until it is kept or let go; a restart lets all of it go.</summary>
-public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching fetching)
+public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching fetching, Versions versions)
 {
     private const int MostPending = 20;
 
@@ -38,7 +42,7 @@ public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching f
             var (asset, taken) = await OneAsync(found, token);
             var there = asset ?? (taken.Id is { } id ? workspace.Assets.Find(id) : null);
             var note = asset is null ? taken.Note : takingIn.NoteOf(asset, taken.Note);
-            brought[i] = (found, there is null ? null : new(there, WasThere: asset is null, note), taken.Error);
+            brought[i] = (found, there is null ? null : new(there, WasThere: asset is null, note, found.Keep, found.Edits), taken.Error);
         });
         var byKey = brought.Where(b => b.Picture is not null).ToDictionary(b => b.Found.Key, b => b.Picture!);
         // The same bytes twice in one mail are one picture.
@@ -74,6 +78,7 @@ public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching f
                 : takingIn.Record(asset with { Facts = asset.Facts with { Words = chosen[asset.Id] } }, new(asset.Facts.FileName, asset.Id, Note: picture.Note));
             taken.Add(outcome);
             if (outcome.Id is { } id) kept[asset.Id] = id;
+            if (outcome is { Id: not null, WasThere: false }) versions.Restore(outcome.Id, picture.Edits, picture.Keep);
         }
         var words = Inserting.WithPictures(pending.Words, kept.GetValueOrDefault);
         LetGo(pending.Id);

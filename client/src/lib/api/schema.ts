@@ -172,6 +172,120 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/library.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The words of a search's pictures as a table (CSV). */
+        get: {
+            parameters: {
+                query?: {
+                    query?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The originals of a search's pictures with their words, keep areas and edits beside them. */
+        get: {
+            parameters: {
+                query?: {
+                    query?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a table (CSV) would change; with apply=true it is changed. */
+        post: {
+            parameters: {
+                query?: {
+                    apply?: boolean;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "multipart/form-data": components["schemas"]["IFormFile"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TableLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/away": {
         parameters: {
             query?: never;
@@ -1124,7 +1238,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Reads a mail (.eml) or a saved web page into a proposal. */
+        /** Reads a mail (.eml), a saved web page or a bundle (.zip) into a proposal. */
         post: {
             parameters: {
                 query?: never;
@@ -2255,6 +2369,23 @@ export interface components {
             pageId: string;
             blockId: string;
             alt?: null | string;
+        };
+        TableChange: {
+            id: string;
+            picture: string;
+            title: string;
+            field: string;
+            was: string;
+            willBe: string;
+        };
+        TableLook: {
+            /** Format: int32 */
+            pictures: number;
+            changes: components["schemas"]["TableChange"][];
+            /** Format: int32 */
+            total: number;
+            leftOut: components["schemas"]["LeftOut"][];
+            isDone: boolean;
         };
         Taken: {
             name: string;

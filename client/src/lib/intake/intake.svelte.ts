@@ -4,7 +4,7 @@ import { queryClient } from '$lib/api/queries';
 
 export type Proposal = Schemas['ProposalLook'];
 
-const readable = /\.(eml|html?|xhtml|mht|mhtml|msg)$/i;
+const readable = /\.(eml|html?|xhtml|mht|mhtml|msg|zip)$/i;
 
 /** Mails and saved pages are read into proposals; everything else goes straight into the library. */
 export const isReadable = (file: File) => readable.test(file.name);

@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import Archive from '@lucide/svelte/icons/archive';
   import { sentenceOf } from '$lib/api/client';
+  import TableIn from '$lib/intake/TableIn.svelte';
   import { intake, mailbox } from '$lib/intake/intake.svelte';
   import { filesOf } from '$lib/library/uploads.svelte';
   import { count, dayOf } from '$lib/ui/words';
@@ -72,23 +73,35 @@
             </li>
           {/each}
         </ul>
+        <h2 id="way-table" class="mt-8 text-read">The library as a table</h2>
+        <p class="mt-1 text-quiet">
+          All words in one table for a spreadsheet, and back in with what changes shown first; or everything with its
+          files.
+        </p>
+        <p class="mt-2 flex flex-wrap gap-2">
+          <TableIn />
+          <a class="dk-button" href="/api/library.csv" download>Table out (CSV)</a>
+          <a class="dk-button" href="/api/library.zip" download>All files out (.zip)</a>
+        </p>
       </section>
       <section aria-labelledby="way-file">
-        <h2 id="way-file" class="text-read">A mail or web page as a file</h2>
+        <h2 id="way-file" class="text-read">A mail, web page or bundle as a file</h2>
         <div
           class="mt-2 grid place-items-center gap-2 border border-dashed px-4 py-5 text-center"
           class:border-edge={!over}
           class:border-base-content={over}
         >
-          <p>Drop an .eml or .html file here, or copy text with pictures anywhere and press Ctrl+V on this screen.</p>
+          <p>
+            Drop an .eml, .html or .zip file here, or copy text with pictures anywhere and press Ctrl+V on this screen.
+          </p>
           <button class="dk-button" onclick={() => picker?.click()}>Choose a file</button>
           <input
             bind:this={picker}
             type="file"
             multiple
             hidden
-            accept=".eml,.html,.htm,.mht,.mhtml"
-            aria-label="A mail or web page as a file"
+            accept=".eml,.html,.htm,.mht,.mhtml,.zip"
+            aria-label="A mail, web page or bundle as a file"
             onchange={(e) => (void intake.files([...(e.currentTarget.files ?? [])]), (e.currentTarget.value = ''))}
           />
         </div>

@@ -1,0 +1,122 @@
+using System.IO.Compression;
+using System.Text;
+using Dekoro.Core.Library;
+using Dekoro.Intake;
+using Dekoro.Server.Work;
+using Dekoro.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>A word that a table would change.</summary>
+public sealed record TableChange(string Id, string Picture, string Title, string Field, string Was, string WillBe);
+
+/// <param name="Pictures">How many pictures change.</param>
+/// <param name="Changes">The first of the changes.</param>
+/// <param name="Total">How many changes there are.</param>
+/// <param name="IsDone">True where they were made.</param>
+public sealed record TableLook(int Pictures, IReadOnlyList<TableChange> Changes, int Total, IReadOnlyList<LeftOut> LeftOut, bool IsDone);
+
+/// <summary>The library's words out as a table and in again, and the whole of it with its files.</summary>
+internal static class LibraryTableEndpoints
+{
+    private const int MostShown = 200;
+    private const long MostTableBytes = 50L << 20;
+    private const string TableName = "library.csv";
+
+    public static void MapLibraryTable(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/library.csv", Csv).WithSummary("The words of a search's pictures as a table (CSV).");
+        api.MapGet("/library.zip", Zip).WithSummary("The originals of a search's pictures with their words, keep areas and edits beside them.");
+        api.MapPost("/library/table", ReadTable).WithSummary("What a table (CSV) would change; with apply=true it is changed.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery();
+    }
+
+    private static IResult Csv(Workspace workspace, PlanBook book, string? query = null) =>
+        Results.File(Encoding.UTF8.GetPreamble().Concat(Encoding.UTF8.GetBytes(LibraryTable.Write(RowsOf(Found(workspace, book, query)).Select(r => r.Row)))).ToArray(), "text/csv", TableName);
+
+    private static IResult Zip(Workspace workspace, PlanBook book, string? query = null)
+    {
+        // Written to a file first: an archive ends with its list, and a reader must not wait on a disk that is full.
+        var path = Path.Combine(workspace.Folder("outgoing"), Guid.NewGuid().ToString("N"));
+        var file = new FileStream(path, FileMode.CreateNew, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose);
+        using (var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            var rows = RowsOf(Found(workspace, book, query)).ToList();
+            using (var table = new StreamWriter(zip.CreateEntry(TableName).Open(), new UTF8Encoding(true))) table.Write(LibraryTable.Write(rows.Select(r => r.Row)));
+            foreach (var (asset, row) in rows) zip.CreateEntryFromFile(workspace.PathOf(asset), row.File, CompressionLevel.NoCompression);
+        }
+        file.Position = 0;
+        return Results.File(file, "application/zip", "library.zip");
+    }
+
+    private static IReadOnlyList<Asset> Found(Workspace workspace, PlanBook book, string? query) =>
+        workspace.Assets.Search(LibraryQuery.Read(query), [.. book.PlacesByPicture().Select(p => p.Key)], 0, int.MaxValue).Page;
+
+    /// <summary>Names within the bundle are the files' own; one that stands twice has its picture's id added.</summary>
+    private static IEnumerable<(Asset Asset, TableRow Row)> RowsOf(IReadOnlyList<Asset> assets)
+    {
+        var taken = new HashSet<string>(StringComparer.OrdinalIgnoreCase) { TableName };
+        foreach (var asset in assets)
+        {
+            var name = asset.Facts.FileName;
+            if (!taken.Add(name)) taken.Add(name = $"{Path.GetFileNameWithoutExtension(name)} {asset.Id}{Path.GetExtension(name)}");
+            yield return (asset, TableRow.Of(name, asset.Id, asset.Facts.Words, asset.KeepByHand ? asset.Facts.Keep : null, asset.Edits));
+        }
+    }
+
+    private static async Task<Results<Ok<TableLook>, ProblemHttpResult>> ReadTable(HttpRequest request, Workspace workspace, Events events, BackgroundWork background, CancellationToken stop, bool apply = false)
+    {
+        if (!request.HasFormContentType || (await request.ReadFormAsync(stop)).Files.FirstOrDefault() is not { } file) return Problems.Of(400, "Send the table as multipart/form-data, in a field called “file”.");
+        if (file.Length > MostTableBytes) return Problems.Of(413, $"This table is larger than {MostTableBytes >> 20} MB: split it.");
+        using var content = new MemoryStream();
+        await file.CopyToAsync(content, stop);
+        try
+        {
+            var table = LibraryTable.Read(content.ToArray());
+            var (changed, leftOut) = Matched(table, workspace.Assets.All().Where(a => a.AwaySince is null).ToList());
+            if (changed.Select(c => FileEndpoints.WordsError(c.Words)).FirstOrDefault(e => e is not null) is { } error) return Problems.Of(400, error);
+            if (apply && workspace.Assets.ChangeWords([.. changed.Select(c => (c.Asset.Id, c.Asset.Version, c.Words))]) > 0)
+            {
+                events.Send("library", new { id = changed[0].Asset.Id });
+                background.Prepare();
+            }
+            var changes = changed.SelectMany(c => Differences(c.Asset, c.Words)).ToList();
+            return TypedResults.Ok(new TableLook(changed.Count, [.. changes.Take(MostShown)], changes.Count, leftOut, apply));
+        }
+        catch (UnreadableException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    /// <summary>Each line's picture by its id, else by its file's name where only one has it.</summary>
+    private static (List<(Asset Asset, Words Words)> Changed, List<LeftOut> LeftOut) Matched(TableReading table, IReadOnlyList<Asset> assets)
+    {
+        var (byId, byName) = (assets.ToDictionary(a => a.Id), assets.ToLookup(a => a.Facts.FileName, StringComparer.OrdinalIgnoreCase));
+        var (changed, leftOut) = (new List<(Asset, Words)>(), table.LeftOut.ToList());
+        foreach (var row in table.Rows)
+        {
+            var named = byName[Path.GetFileName(row.File)].ToList();
+            if (byId.GetValueOrDefault(row.Id) is { } asset || named is [var only] && (asset = only) is not null)
+            {
+                // An empty title would leave a picture without a name, which an empty cell does not mean.
+                var words = row.On(asset.Facts.Words);
+                if (words.Title.Trim().Length == 0) words = words with { Title = asset.Facts.Words.Title };
+                if (words != asset.Facts.Words) changed.Add((asset, words));
+            }
+            else leftOut.Add(new(row.File.Length > 0 ? row.File : row.Id, named.Count > 1 ? "Several pictures have this file name: give their ids." : "No picture of the library has this name or id."));
+        }
+        return (changed, leftOut);
+    }
+
+    private static IEnumerable<TableChange> Differences(Asset asset, Words now)
+    {
+        var was = asset.Facts.Words;
+        foreach (var (field, before, after) in new[]
+        {
+            ("title", was.Title, now.Title), ("alt text", was.Alt, now.Alt), ("caption", was.Caption, now.Caption), ("description", was.Description, now.Description),
+            ("credit", was.Credit, now.Credit), ("rights", was.Rights, now.Rights), ("folder", was.Folder, now.Folder), ("source", was.Source, now.Source),
+        })
+            if (before != after) yield return new(asset.Id, ProofAddresses.NameOf(asset.Facts), was.Title, field, before, after);
+    }
+}

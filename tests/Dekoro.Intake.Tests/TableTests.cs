@@ -1,0 +1,54 @@
+using System.Text;
+using CsCheck;
+using Dekoro.Core.Editing;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+
+namespace Dekoro.Intake.Tests;
+
+public sealed class TableTests
+{
+    private static readonly Gen<string> Text = Gen.OneOf(
+        Gen.String[Gen.Char.AlphaNumeric, 0, 20], Gen.OneOfConst("a,b", "say \"so\"", "two\nlines", "=1+1", " spaces ", "مهرجان", "凧", "semi;colon", "tab\there", "'", "\r\n", "😀"), Gen.Const(""));
+
+    [Fact]
+    public void What_is_written_reads_as_the_same_whatever_the_words()
+    {
+        var rows = Gen.Select(Text, Text, Text, Gen.Double[0, 0.5], Gen.Int[0, 3], Gen.Int[-100, 100], (a, b, c, x, turns, light) => TableRow.Of($"kite-{turns}.jpg", "id", new Words(a, b, c, Folder: b, Source: c),
+            turns == 0 ? null : new KeepBox(x, x / 2, 0.3, 0.25), Edits.None.Turned(turns).Adjusted(Adjustments.Of(light: light))));
+        rows.List[0, 12].Sample(all =>
+        {
+            var read = LibraryTable.Read(Encoding.UTF8.GetBytes(LibraryTable.Write(all)));
+            Assert.Empty(read.LeftOut);
+            Assert.Equal(all, read.Rows);
+        });
+    }
+
+    [Theory]
+    [InlineData("File;Alt text\nkite.jpg;Ein Drachen über dem Sand", "windows-1252")]
+    [InlineData("filename\talternative text\nkite.jpg\tEin Drachen über dem Sand", "utf-8")]
+    [InlineData("FILE NAME,ALT\n\"kite.jpg\",\"Ein Drachen über dem Sand\"\n", "utf-16")]
+    public void Tables_of_other_programs_are_read_in_their_own_delimiters_headings_and_letters(string table, string encoding)
+    {
+        TextDecoding.Decode([]);
+        var with = Encoding.GetEncoding(encoding);
+        var row = Assert.Single(LibraryTable.Read([.. with.GetPreamble(), .. with.GetBytes(table)]).Rows);
+        Assert.Equal(("kite.jpg", "Ein Drachen über dem Sand", null), (row.File, row.Alt, row.Title));
+    }
+
+    [Fact]
+    public void Columns_and_lines_that_say_nothing_are_named_and_the_others_come()
+    {
+        var read = LibraryTable.Read("file,price,title,keep area,edits\na.jpg,3,A,1 2 3,{}\n,4,nobody,,\nb.jpg,5,B,0.1 0.1 0.5 0.5,\"{\"\"turn\"\":1}\"\n"u8.ToArray());
+        Assert.Equal(["a.jpg", "b.jpg"], read.Rows.Select(r => r.File));
+        Assert.Equal((new KeepBox(0.1, 0.1, 0.5, 0.5), Edits.None.Turned()), (read.Rows[1].Keep!.Value, read.Rows[1].Edits));
+        Assert.Equal(["Column “price”", "Line 2", "Line 3"], read.LeftOut.Select(l => l.Name));
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("title,alt\nA,B")]
+    [InlineData("\u0000\u0001\u0002")]
+    public void What_names_no_files_is_refused_with_what_to_do(string content) =>
+        Assert.Contains("column", Assert.Throws<UnreadableException>(() => LibraryTable.Read(Encoding.UTF8.GetBytes(content))).Message, StringComparison.Ordinal);
+}
