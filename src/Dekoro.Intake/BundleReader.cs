@@ -106,7 +106,7 @@ public static class BundleReader
                 Title = First(words.Title, "dc:title[1]"),
                 Alt = First(words.Alt, "Iptc4xmpCore:AltTextAccessibility[1]"),
                 Description = First(words.Description, "dc:description[1]"),
-                Credit = First(words.Credit, "photoshop:Credit", "dc:creator[1]"),
+                Credit = found.Where(p => p.Key.EndsWith(":Credit", StringComparison.Ordinal)).SelectMany(p => p).FirstOrDefault() ?? First(words.Credit, "dc:creator[1]"),
                 Rights = First(words.Rights, "dc:rights[1]"),
                 Source = First(words.Source, "dc:source"),
             };

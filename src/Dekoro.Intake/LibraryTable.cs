@@ -18,17 +18,7 @@ public sealed record TableRow(
     string? Folder = null, string? Source = null, KeepBox? Keep = null, Edits? Edits = null)
 {
     /// <summary>Words with what the table says put in.</summary>
-    public Words On(Words was) => was with
-    {
-        Title = Title ?? was.Title,
-        Alt = Alt ?? was.Alt,
-        Caption = Caption ?? was.Caption,
-        Description = Description ?? was.Description,
-        Credit = Credit ?? was.Credit,
-        Rights = Rights ?? was.Rights,
-        Folder = Folder ?? was.Folder,
-        Source = Source ?? was.Source,
-    };
+    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, Source);
 
     public static TableRow Of(string file, string id, Words words, KeepBox? keep, Edits edits) =>
         new(file, id, words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source, keep, edits);

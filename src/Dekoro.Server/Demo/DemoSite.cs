@@ -45,15 +45,7 @@ internal static class DemoSite
         var asset = workspace.Assets.Find(id)!;
         var was = asset.Facts.Words;
         var keep = words.Keep is [var x, var y, var w, var h] ? new KeepBox(x, y, w, h) : asset.Facts.Keep;
-        workspace.Assets.Change(id, asset.Version, was with
-        {
-            Title = words.Title ?? was.Title,
-            Alt = words.Alt ?? was.Alt,
-            Caption = words.Caption ?? was.Caption,
-            Description = words.Description ?? was.Description,
-            Credit = words.Credit ?? was.Credit,
-            Folder = words.Folder ?? was.Folder,
-        }, keep, words.Keep is not null);
+        workspace.Assets.Change(id, asset.Version, was.With(words.Title, words.Alt, words.Caption, words.Description, words.Credit, folder: words.Folder), keep, words.Keep is not null);
     }
 
     private static void NamePictures(JsonNode node, IReadOnlyDictionary<string, string> ids)

@@ -50,16 +50,7 @@ public sealed record FileChange(
     string? Title = null, string? Alt = null, string? Caption = null, string? Description = null, string? Credit = null, string? Rights = null,
     string? Folder = null, KeepArea? Keep = null)
 {
-    public Words On(Words was) => was with
-    {
-        Title = Title ?? was.Title,
-        Alt = Alt ?? was.Alt,
-        Caption = Caption ?? was.Caption,
-        Description = Description ?? was.Description,
-        Credit = Credit ?? was.Credit,
-        Rights = Rights ?? was.Rights,
-        Folder = Folder ?? was.Folder,
-    };
+    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder);
 }
 
 internal static class FileEndpoints
