@@ -20,6 +20,13 @@ const views = {
       await page.getByLabel('Shape of the place').selectOption('16:9');
     },
   },
+  list: {
+    path: '/library?list',
+    only: 'paper',
+    then: (page) => page.getByRole('button', { name: 'More', exact: true }).click(),
+  },
+  file: { path: '/library/files', only: 'paper', then: (page) => page.getByRole('link', { name: /^Type PDF/ }).click() },
+  shelf: { path: '/library/shelf', only: 'paper', then: (page) => page.getByRole('button', { name: 'Stars', exact: true }).click() },
   mail: {
     path: '/library/in',
     then: async (page) => {

@@ -10,7 +10,7 @@ namespace Dekoro.Imaging;
 /// <summary>Words found inside a file: EXIF 3.0, IPTC IIM 4.2 and XMP (Dublin Core, IPTC). None is null.</summary>
 /// <param name="TakenOn">ISO 8601 date and time as the camera wrote it; null where it did not.</param>
 public sealed record EmbeddedWords(
-    string Title = "", string Alt = "", string Description = "", string Credit = "", string Rights = "", string? TakenOn = null, bool HasLocation = false)
+    string Title = "", string Alt = "", string Description = "", string Credit = "", string Rights = "", string? TakenOn = null, bool HasLocation = false, string Keywords = "")
 {
     private const int MostLength = 5000;
 
@@ -32,13 +32,21 @@ public sealed record EmbeddedWords(
                 Credit: First(xmp.Where(p => p.Key.EndsWith(":Credit", StringComparison.Ordinal)).SelectMany(p => p), xmp["dc:creator[1]"], iptc?.GetString(IptcDirectory.TagCredit), iptc?.GetString(IptcDirectory.TagByLine), exif?.GetString(ExifDirectoryBase.TagArtist)),
                 Rights: First(xmp["dc:rights[1]"], iptc?.GetString(IptcDirectory.TagCopyrightNotice), exif?.GetString(ExifDirectoryBase.TagCopyright)),
                 TakenOn: dated ? taken.ToString("s", CultureInfo.InvariantCulture) : null,
-                HasLocation: directories.OfType<GpsDirectory>().Any(d => d.GetGeoLocation() is not null));
+                HasLocation: directories.OfType<GpsDirectory>().Any(d => d.GetGeoLocation() is not null),
+                Keywords: KeywordsOf(xmp, iptc));
         }
         catch (Exception e) when (e is ImageProcessingException or MetadataException or IOException or XmpCore.XmpException or ArgumentException or IndexOutOfRangeException or OverflowException)
         {
             // Broken metadata is no reason to refuse a picture that decodes.
             return new();
         }
+    }
+
+    private static string KeywordsOf(ILookup<string, string> xmp, IptcDirectory? iptc)
+    {
+        var subjects = xmp.Where(p => p.Key.StartsWith("dc:subject[", StringComparison.Ordinal)).SelectMany(p => p).ToList();
+        var all = string.Join(", ", subjects.Count > 0 ? subjects : iptc?.GetStringArray(IptcDirectory.TagKeywords) ?? []);
+        return all.Length <= MostLength ? all : "";
     }
 
     private static string First(params object?[] found)

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -8,13 +9,14 @@ namespace Dekoro.Imaging;
 
 /// <summary>What is measured once on the pixels of a picture that comes in.</summary>
 /// <param name="Sharpness">Variance of the Laplacian of luminance / variance of luminance, on a copy of 512 px.</param>
+/// <param name="Colours">Names of the colours it shows, most first.</param>
 /// <param name="IsDoubtful">The decoder got to the end, but complained on the way: parts of the picture may be wrong.</param>
-public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGuess, LookHash Look, bool IsDoubtful);
+public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGuess, LookHash Look, ImmutableArray<string> Colours, bool IsDoubtful);
 
 /// <summary>Decodes a picture once at a modest size and measures it; a truncated file shows here.</summary>
 public static class Measure
 {
-    private const int LookPx = 512, DecodePx = 1024;
+    private const int LookPx = 512, ColourPx = 96, DecodePx = 1024;
     private const double GuessShare = 0.3;
 
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -31,7 +33,7 @@ public static class Measure
             isDoubtful = true;
             image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
         }
-        using (image) return new Measured(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), LookOf(image), isDoubtful);
+        using (image) return new Measured(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), LookOf(image), ColoursOf(image), isDoubtful);
     });
 
     /// <summary>Measures a version of a picture that was read before.</summary>
@@ -40,7 +42,7 @@ public static class Measure
     {
         using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
         using var crisp = Editing.Sharpened(image, edits.Adjustments);
-        return new Measured(BytesOf(crisp, 1), SharpnessOf(crisp), KeepGuessOf(crisp), LookOf(crisp), false);
+        return new Measured(BytesOf(crisp, 1), SharpnessOf(crisp), KeepGuessOf(crisp), LookOf(crisp), ColoursOf(crisp), false);
     });
 
     /// <summary>What a picture looks like, and nothing else of it.</summary>
@@ -49,6 +51,14 @@ public static class Measure
     {
         using var image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
         return LookOf(image);
+    });
+
+    /// <summary>The colours a picture shows, and nothing else of it.</summary>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static ImmutableArray<string> ColoursOf(string path, PictureFormat format, PixelSize original, CancellationToken stop = default) => Within(format, stop, token =>
+    {
+        using var image = Look(path, original, Edits.None, Enums.FailOn.Truncated, token);
+        return ColoursOf(image);
     });
 
     /// <summary>How often each tone stands in each channel, before light and colour are adjusted.</summary>
@@ -106,6 +116,14 @@ public static class Measure
         using var grid = grey.ThumbnailImage(LookHash.GridWidth, height: LookHash.GridHeight, size: Enums.Size.Force);
         using var values = grid[0].Cast(Enums.BandFormat.Double);
         return LookHash.Of(values.WriteToMemory<double>());
+    }
+
+    private static ImmutableArray<string> ColoursOf(Image image)
+    {
+        using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
+        using var small = opaque.ThumbnailImage(ColourPx, height: ColourPx, size: Enums.Size.Down);
+        using var three = small.Colourspace(Enums.Interpretation.Srgb).ExtractBand(0, n: 3).Cast(Enums.BandFormat.Uchar);
+        return ColourNames.Of(three.WriteToMemory<byte>());
     }
 
     private static double SharpnessOf(Image image)

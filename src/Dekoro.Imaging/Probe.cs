@@ -58,7 +58,7 @@ public static class Probe
 
     internal static bool Animates(PictureFormat format) => format is PictureFormat.Gif or PictureFormat.WebP;
 
-    internal static string Named(PictureFormat format) => format switch
+    public static string Named(PictureFormat format) => format switch
     {
         PictureFormat.Jpeg => "JPEG",
         PictureFormat.Png or PictureFormat.Gif or PictureFormat.Svg or PictureFormat.Tiff or PictureFormat.Avif => format.ToString().ToUpperInvariant(),

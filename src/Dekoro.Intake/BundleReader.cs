@@ -1,8 +1,6 @@
 using System.IO.Compression;
-using System.Xml;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
-using XmpCore;
 
 namespace Dekoro.Intake;
 
@@ -88,32 +86,15 @@ public static class BundleReader
         }
     }
 
-    /// <summary>Dublin Core and IPTC properties of a sidecar (ISO 16684-1).</summary>
     private static Words SidecarOf(ZipArchiveEntry entry, Words words, Pieces pieces, Lock reading)
     {
         try
         {
-            var bytes = BytesOf(entry, reading);
-            // Read once by a reader that allows no document type, so that no entity is ever expanded.
-            using (var safe = XmlReader.Create(new MemoryStream(bytes), new XmlReaderSettings { DtdProcessing = DtdProcessing.Prohibit, XmlResolver = null }))
-            {
-                while (safe.Read()) { }
-            }
-            var found = XmpMetaFactory.ParseFromBuffer(bytes).Properties.Where(p => p.Path is not null && !string.IsNullOrWhiteSpace(p.Value)).ToLookup(p => p.Path!, p => p.Value!.Trim());
-            string First(string otherwise, params string[] paths) => paths.SelectMany(p => found[p]).FirstOrDefault() ?? otherwise;
-            return words with
-            {
-                Title = First(words.Title, "dc:title[1]"),
-                Alt = First(words.Alt, "Iptc4xmpCore:AltTextAccessibility[1]"),
-                Description = First(words.Description, "dc:description[1]"),
-                Credit = found.Where(p => p.Key.EndsWith(":Credit", StringComparison.Ordinal)).SelectMany(p => p).FirstOrDefault() ?? First(words.Credit, "dc:creator[1]"),
-                Rights = First(words.Rights, "dc:rights[1]"),
-                Source = First(words.Source, "dc:source"),
-            };
+            return Sidecar.Read(BytesOf(entry, reading), words);
         }
-        catch (Exception e) when (e is XmlException or XmpException or UnreadableException)
+        catch (UnreadableException e)
         {
-            pieces.LeaveOut(entry.Name, "Its words cannot be read (it is damaged, or holds what no sidecar needs): the picture comes without them.");
+            pieces.LeaveOut(entry.Name, e.Message);
             return words;
         }
     }

@@ -15,13 +15,13 @@ namespace Dekoro.Intake;
 /// <param name="Edits">Of the version in use; null where the table does not say.</param>
 public sealed record TableRow(
     string File, string Id, string? Title = null, string? Alt = null, string? Caption = null, string? Description = null, string? Credit = null, string? Rights = null,
-    string? Folder = null, string? Source = null, KeepBox? Keep = null, Edits? Edits = null)
+    string? Folder = null, string? Source = null, KeepBox? Keep = null, Edits? Edits = null, string? Keywords = null)
 {
     /// <summary>Words with what the table says put in.</summary>
-    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, Source);
+    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, Source, Keywords);
 
     public static TableRow Of(string file, string id, Words words, KeepBox? keep, Edits edits) =>
-        new(file, id, words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source, keep, edits);
+        new(file, id, words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source, keep, edits, words.Keywords);
 }
 
 /// <param name="LeftOut">Lines and columns that were not understood, each with what to do.</param>
@@ -32,7 +32,7 @@ public static class LibraryTable
 {
     private const int MostRows = 200_000;
 
-    private static readonly string[] Columns = ["file", "id", "title", "alt text", "caption", "description", "credit", "rights", "folder", "source", "keep area", "edits"];
+    private static readonly string[] Columns = ["file", "id", "title", "alt text", "caption", "description", "credit", "rights", "folder", "source", "keywords", "keep area", "edits"];
 
     /// <summary>Other words for a column, as spreadsheets and other programs head them.</summary>
     private static readonly Dictionary<string, string> AlsoCalled = new(StringComparer.OrdinalIgnoreCase)
@@ -45,6 +45,7 @@ public static class LibraryTable
         ["copyright"] = "rights",
         ["author"] = "credit",
         ["photographer"] = "credit",
+        ["tags"] = "keywords",
     };
 
     public static string Write(IEnumerable<TableRow> rows)
@@ -55,7 +56,7 @@ public static class LibraryTable
         csv.NextRecord();
         foreach (var row in rows)
         {
-            foreach (var value in new[] { row.File, row.Id, row.Title, row.Alt, row.Caption, row.Description, row.Credit, row.Rights, row.Folder, row.Source, Written(row.Keep), row.Edits is { } e ? EditsText.Write(e) : "" })
+            foreach (var value in new[] { row.File, row.Id, row.Title, row.Alt, row.Caption, row.Description, row.Credit, row.Rights, row.Folder, row.Source, row.Keywords, Written(row.Keep), row.Edits is { } e ? EditsText.Write(e) : "" })
                 csv.WriteField(value ?? "");
             csv.NextRecord();
         }
@@ -92,7 +93,7 @@ public static class LibraryTable
                 if (keep is null && !string.IsNullOrWhiteSpace(Cell("keep area"))) leftOut.Add(new($"Line {csv.Context.Parser!.Row}", "Its keep area is not four shares of the picture with spaces between, so the picture's own stays."));
                 var edits = Cell("edits") is { } written ? EditsText.Read(written) : null;
                 if (edits is null && !string.IsNullOrWhiteSpace(Cell("edits"))) leftOut.Add(new($"Line {csv.Context.Parser!.Row}", "Its edits are not known here, so the original is used."));
-                rows.Add(new((Cell("file") ?? "").Trim(), (Cell("id") ?? "").Trim(), Cell("title"), Cell("alt text"), Cell("caption"), Cell("description"), Cell("credit"), Cell("rights"), Cell("folder"), Cell("source"), keep, edits));
+                rows.Add(new((Cell("file") ?? "").Trim(), (Cell("id") ?? "").Trim(), Cell("title"), Cell("alt text"), Cell("caption"), Cell("description"), Cell("credit"), Cell("rights"), Cell("folder"), Cell("source"), keep, edits, Cell("keywords")));
             }
         }
         catch (CsvHelperException e)

@@ -38,9 +38,10 @@ public static class Host
             k.Limits.MaxRequestBodySize = null;
             k.AddServerHeader = false;
         });
-        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Versions>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<PlanBook>()
+        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddHttpContextAccessor().AddSingleton<Person>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Versions>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<PlanBook>()
             .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
             .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>())
+            .AddHostedService<TellingColours>()
             .AddSingleton<Leaving>().AddHostedService(s => s.GetRequiredService<Leaving>());
         builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
         builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c =>
@@ -59,6 +60,8 @@ public static class Host
         var api = app.MapGroup("/api");
         api.MapFiles();
         api.MapLibraryTable();
+        api.MapSearches();
+        api.MapDownloads();
         api.MapLeaving();
         api.MapRoom();
         api.MapSwaps();
@@ -68,6 +71,7 @@ public static class Host
         api.MapSite();
         api.MapPublish();
         app.MapMedia();
+        app.MapShelf();
         app.MapStandIns();
         app.Map("/api/{**rest}", () => Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();
         if (places.ClientFolder is not null) ServeClient(app, places.ClientFolder);

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -12,9 +13,10 @@ namespace Dekoro.Storage;
 /// <param name="Edits">Of the version in use.</param>
 /// <param name="Look">What the original looks like; null where it was never worked out.</param>
 /// <param name="AwaySince">Since when it is taken away; null while it is in the library.</param>
+/// <param name="Colours">Names of the colours the original shows, most first; null where they were never told.</param>
 public sealed record Asset(
     PictureFacts Facts, string Sha256, string KeptSha256, string Colour, bool KeepByHand, string? TakenOn, DateTimeOffset AddedAt, long Version,
-    PixelSize OriginalSize, Edits Edits, LookHash? Look = null, DateTimeOffset? AwaySince = null)
+    PixelSize OriginalSize, Edits Edits, LookHash? Look = null, DateTimeOffset? AwaySince = null, string AddedBy = "", ImmutableArray<string>? Colours = null)
 {
     public string Id => Facts.Id;
 }
@@ -25,7 +27,7 @@ public sealed class Assets(Database database)
     private const string Columns = """
         SELECT asset.id, sha256, kept_sha256, asset.file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption, asset.description,
-               asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width, original_height, edits, edition, look, look_mirrored, away_since
+               asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width, original_height, edits, edition, look, look_mirrored, away_since, asset.keywords, added_by, colours
         """;
 
     public Asset? Find(string id) => database.Read(c => c.All($"{Columns} FROM asset WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
@@ -39,25 +41,36 @@ public sealed class Assets(Database database)
 
     public IReadOnlyList<Asset> All() => database.Read(c => c.All($"{Columns} FROM asset ORDER BY added_at DESC, asset.rowid DESC", Map));
 
+    /// <summary>Of every file that a picture is kept in.</summary>
+    public IReadOnlyList<string> KeptHashes() => database.Read(c => c.All("SELECT kept_sha256 FROM asset", row => row.GetString(0)));
+
     public long Count() => database.Read(c => c.One<long>("SELECT count(*) FROM asset WHERE away_since IS NULL"));
 
     /// <summary>Newest first; every word of the query must begin a word of the picture's, and every filter hold.</summary>
     /// <param name="used">Ids of the pictures that stand somewhere: what "used" and "unused" are told by.</param>
     public (IReadOnlyList<Asset> Page, long Total) Search(LibraryQuery query, IReadOnlyCollection<string> used, int skip, int take)
     {
-        var (from, parameters) = SearchSql.From(query, used);
-        return database.Read(c => (
-            (IReadOnlyList<Asset>)c.All($"{Columns} {from} ORDER BY added_at DESC, asset.rowid DESC LIMIT $take OFFSET $skip", Map,
-                [.. parameters, ("$take", take), ("$skip", skip)]),
-            c.One<long>($"SELECT count(*) {from}", parameters)));
+        var (page, total, _) = Search(query, used, skip, take, []);
+        return (page, total);
     }
 
-    /// <summary>How many of what a query finds each further filter would leave, in the order given.</summary>
-    public IReadOnlyList<long> CountsOf(LibraryQuery query, IReadOnlyList<LibraryFilter> further, IReadOnlyCollection<string> used)
+    /// <summary>The same, with how many of what is found each further filter would leave, in the order given.</summary>
+    public (IReadOnlyList<Asset> Page, long Total, IReadOnlyList<long> Counts) Search(
+        LibraryQuery query, IReadOnlyCollection<string> used, int skip, int take, IReadOnlyList<LibraryFilter> further)
     {
         var (from, parameters) = SearchSql.From(query, used);
         var (sums, more) = SearchSql.Sums(further, used);
-        return database.Read(c => c.All($"SELECT {sums} {from}", row => further.Select((_, i) => row.IsDBNull(i) ? 0 : row.GetInt64(i)).ToList(), [.. parameters, .. more])[0]);
+        return database.Read(c =>
+        {
+            // Sorted by number alone: the rows themselves are wide, and only a page of them is wanted.
+            var page = take == 0 ? [] : c.All($"""
+                {Columns} FROM asset WHERE asset.rowid IN (SELECT asset.rowid {from} ORDER BY added_at DESC, asset.rowid DESC LIMIT $take OFFSET $skip)
+                ORDER BY added_at DESC, asset.rowid DESC
+                """, Map, [.. parameters, ("$take", take), ("$skip", skip)]);
+            var counts = c.All($"SELECT {string.Join(", ", ["count(*)", .. sums])} {from}",
+                row => Enumerable.Range(0, further.Count + 1).Select(i => row.IsDBNull(i) ? 0 : row.GetInt64(i)).ToList(), [.. parameters, .. more])[0];
+            return ((IReadOnlyList<Asset>)page, counts[0], (IReadOnlyList<long>)counts[1..]);
+        });
     }
 
     /// <summary>Adds a picture, and writes down which of the library look the same.</summary>
@@ -111,6 +124,7 @@ public sealed class Assets(Database database)
     public int ChangeWords(IReadOnlyCollection<(string Id, long Version, Words Words)> changes) => database.Write(c => changes.Sum(change => c.Run("""
         UPDATE asset
         SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
+            keywords = $keywords, no_title = says_nothing($title),
             version = version + 1
         WHERE id = $id AND version = $version
         """, [("$id", change.Id), ("$version", change.Version), .. WordParameters(change.Words)])));
@@ -118,10 +132,10 @@ public sealed class Assets(Database database)
     private static void Insert(SqliteConnection c, Asset asset) => c.Run("""
         INSERT INTO asset (id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                            sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description, credit, rights, folder, source, taken_on, added_at,
-                           original_width, original_height, edits, edition, look, look_mirrored)
+                           original_width, original_height, edits, edition, look, look_mirrored, keywords, no_title, added_by, colours)
         VALUES ($id, $sha, $kept, $file, $format, $bytes, $width, $height, $frames, $alpha, $colour, $beta, $gamma,
                 $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder, $source, $taken, $added,
-                $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored)
+                $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored, $keywords, says_nothing($title), $addedBy, $colours)
         """,
         [
             ("$id", asset.Id), ("$sha", asset.Sha256), ("$kept", asset.KeptSha256), ("$file", asset.Facts.FileName),
@@ -132,6 +146,7 @@ public sealed class Assets(Database database)
             ("$originalWidth", asset.OriginalSize.Width), ("$originalHeight", asset.OriginalSize.Height),
             ("$edits", EditsText.Write(asset.Edits)), ("$edition", asset.Facts.Edition),
             ("$look", (long?)asset.Look?.Bits), ("$lookMirrored", (long?)asset.Look?.MirroredBits),
+            ("$addedBy", asset.AddedBy), ("$colours", Written(asset.Colours)),
             .. KeepParameters(asset.Facts.Keep, asset.KeepByHand), .. WordParameters(asset.Facts.Words),
         ]);
 
@@ -139,11 +154,22 @@ public sealed class Assets(Database database)
     public bool Change(string id, long version, Words words, KeepBox? keep, bool keepByHand) => database.Write(c => c.Run("""
         UPDATE asset
         SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
+            keywords = $keywords, no_title = says_nothing($title),
             keep_x = $x, keep_y = $y, keep_w = $w, keep_h = $h, keep_by = $by,
             version = version + 1
         WHERE id = $id AND version = $version
         """,
         [("$id", id), ("$version", version), .. KeepParameters(keep, keepByHand), .. WordParameters(words)])) == 1;
+
+    /// <summary>Names of those who added pictures.</summary>
+    public IReadOnlyList<string> People() =>
+        database.Read(c => c.All("SELECT DISTINCT added_by FROM asset WHERE added_by <> '' AND away_since IS NULL ORDER BY added_by", row => row.GetString(0)));
+
+    /// <summary>Those whose colours were never told.</summary>
+    public IReadOnlyList<Asset> Colourless() => database.Read(c => c.All($"{Columns} FROM asset WHERE colours IS NULL", Map));
+
+    public void TellColours(string id, ImmutableArray<string> colours) =>
+        database.Write(c => c.Run("UPDATE asset SET colours = $colours WHERE id = $id", ("$id", id), ("$colours", Written(colours))));
 
     public IReadOnlyList<string> Folders() =>
         database.Read(c => c.All("SELECT DISTINCT folder FROM asset WHERE folder <> '' AND away_since IS NULL ORDER BY folder", row => row.GetString(0)));
@@ -154,7 +180,7 @@ public sealed class Assets(Database database)
     private static (string, object?)[] WordParameters(Words words) =>
     [
         ("$title", words.Title), ("$alt", words.Alt), ("$caption", words.Caption), ("$description", words.Description),
-        ("$credit", words.Credit), ("$rights", words.Rights), ("$folder", words.Folder), ("$source", words.Source),
+        ("$credit", words.Credit), ("$rights", words.Rights), ("$folder", words.Folder), ("$source", words.Source), ("$keywords", words.Keywords),
     ];
 
     private static Asset Map(SqliteDataReader row) => new(
@@ -162,11 +188,15 @@ public sealed class Assets(Database database)
             new PixelSize(row.Int("width"), row.Int("height")), row.Int("has_alpha") == 1, row.Int("frames"), row.Long("bytes"),
             new BytesModel(row.Real("bytes_beta"), row.Real("bytes_gamma")), row.Real("sharpness"),
             row.IsNull("keep_x") ? null : new KeepBox(row.Real("keep_x"), row.Real("keep_y"), row.Real("keep_w"), row.Real("keep_h")),
-            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"), row.Text("source")),
+            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"), row.Text("source"), row.Text("keywords")),
             row.Int("edition")),
         row.Text("sha256"), row.Text("kept_sha256"), row.Text("colour"), row.Text("keep_by") == "hand", row.TextOrNull("taken_on"),
         DateTimeOffset.Parse(row.Text("added_at"), System.Globalization.CultureInfo.InvariantCulture), row.Long("version"),
         new PixelSize(row.Int("original_width"), row.Int("original_height")), EditsText.Read(row.Text("edits")) ?? Edits.None,
         row.IsNull("look") ? null : new LookHash((ulong)row.Long("look"), (ulong)row.Long("look_mirrored")),
-        row.TextOrNull("away_since") is { } away ? DateTimeOffset.Parse(away, System.Globalization.CultureInfo.InvariantCulture) : null);
+        row.TextOrNull("away_since") is { } away ? DateTimeOffset.Parse(away, System.Globalization.CultureInfo.InvariantCulture) : null,
+        row.Text("added_by"), row.TextOrNull("colours") is { } colours ? [.. colours.Split(' ', StringSplitOptions.RemoveEmptyEntries)] : null);
+
+    /// <summary>With a space round each name, so that one is found whole.</summary>
+    private static string? Written(ImmutableArray<string>? colours) => colours is { } names ? $" {string.Join(' ', names)} " : null;
 }

@@ -29,12 +29,12 @@ internal static class SearchSql
         return (conditions.Count == 0 ? from : $"{from} WHERE {string.Join(" AND ", conditions)}", [.. parameters]);
     }
 
-    public static (string Sums, (string, object?)[] Parameters) Sums(IReadOnlyList<LibraryFilter> filters, IReadOnlyCollection<string> used)
+    public static (IReadOnlyList<string> Sums, (string, object?)[] Parameters) Sums(IReadOnlyList<LibraryFilter> filters, IReadOnlyCollection<string> used)
     {
         var parameters = new List<(string, object?)>();
         AddUsed(filters, used, parameters, "$used2");
         var sums = filters.Select((f, i) => $"sum({Condition(f, $"$s{i}", parameters, "$used2")})").ToList();
-        return (string.Join(", ", sums), [.. parameters]);
+        return (sums, [.. parameters]);
     }
 
     private static string Condition(LibraryFilter filter, string name, List<(string, object?)> parameters, string used = "$used")
@@ -44,6 +44,8 @@ internal static class SearchSql
         {
             case FilterKind.Folder: return With(filter.Value, $"asset.folder = {name} COLLATE NOCASE");
             case FilterKind.Credit: return With(filter.Value, $"instr(lower(asset.credit), lower({name})) > 0");
+            case FilterKind.By: return With(filter.Value, $"instr(lower(asset.added_by), lower({name})) > 0");
+            case FilterKind.Colour: return With(filter.Value, $"instr(asset.colours, ' ' || {name} || ' ') > 0");
             case FilterKind.Type: return With(filter.Value, $"asset.format = {name} COLLATE NOCASE");
             case FilterKind.Wider: return With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.width >= {name}");
             case FilterKind.Taller: return With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.height >= {name}");
@@ -59,7 +61,7 @@ internal static class SearchSql
             case FilterKind.Twin: return "EXISTS (SELECT 1 FROM twin JOIN asset AS other ON other.id = twin.other_id WHERE twin.asset_id = asset.id AND other.away_since IS NULL)";
             case FilterKind.Away: return "asset.away_since IS NOT NULL";
             case FilterKind.NoAlt: return "asset.alt = ''";
-            case FilterKind.NoTitle: return $"{Database.SaysNothing}(asset.title)";
+            case FilterKind.NoTitle: return "asset.no_title";
             case FilterKind.Soft: return With(Fit.BlurredBelow, $"(asset.format <> 'Svg' AND asset.sharpness < {name})");
             case FilterKind.Since: return With(Day(LibraryQuery.DateOf(filter)), $"asset.added_at >= {name}");
             case FilterKind.Until: return With(Day(LibraryQuery.DateOf(filter)?.AddDays(1)), $"asset.added_at < {name}");

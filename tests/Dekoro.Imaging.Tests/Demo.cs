@@ -19,6 +19,14 @@ internal static class Demo
         return Imaging.Probe.Read(Path(name), Imaging.Probe.FormatOf(file));
     }
 
+    /// <summary>A figure that a run is to show: in the test's own output, and in the list that ./test prints at its end.</summary>
+    public static void Say(string figure)
+    {
+        Xunit.TestContext.Current.TestOutputHelper!.WriteLine(figure);
+        var build = System.IO.Path.Combine(System.IO.Path.GetDirectoryName(Path("box-kite.jpg"))!, "..", "..", "build");
+        if (Directory.Exists(build)) File.AppendAllText(System.IO.Path.Combine(build, "figures.txt"), figure + Environment.NewLine);
+    }
+
     public static Measured Measure(string name) => Imaging.Measure.Read(Path(name), Probe(name));
 
     public static PictureFormat FormatOf(byte[] content)

@@ -124,7 +124,7 @@ public sealed class EditingTests : IDisposable
                 using (var blurred = sigma == 0 ? image.Copy() : image.Gaussblur(sigma)) blurred.Pngsave(path, compression: 1);
                 return Measure.Read(path, Probe.Read(path, PictureFormat.Png)).Sharpness;
             }).ToList();
-            TestContext.Current.TestOutputHelper!.WriteLine($"{name,-32} {string.Join("  ", series.Select(s => s.ToString("0.0000", System.Globalization.CultureInfo.InvariantCulture)))}");
+            Demo.Say($"{name,-32} {string.Join("  ", series.Select(s => s.ToString("0.0000", System.Globalization.CultureInfo.InvariantCulture)))}");
             Assert.Equal(series.OrderDescending(), series);
             Assert.Equal(series.Count, series.Distinct().Count());
         }

@@ -26,12 +26,12 @@ public sealed class TwinTests : IDisposable
                 var other = LookOf(path);
                 asked++;
                 if (LookHash.AreTwins(look.Hash, look.Shape, other.Hash, other.Shape)) found++;
-                else TestContext.Current.TestOutputHelper!.WriteLine($"missed: {name}, {way}, {look.Hash.ApartFrom(other.Hash)} bits apart");
+                else Demo.Say($"missed: {name}, {way}, {look.Hash.ApartFrom(other.Hash)} bits apart");
             }
         }
         var pairs = from a in looks from b in looks where string.CompareOrdinal(a.Name, b.Name) < 0 && LookHash.AreTwins(a.Look.Hash, a.Look.Shape, b.Look.Hash, b.Look.Shape) select $"{a.Name} ~ {b.Name}";
         var alarms = pairs.Where(p => !p.Contains("IMG_2291", StringComparison.Ordinal)).ToList();
-        TestContext.Current.TestOutputHelper!.WriteLine($"Demo: {found} of {asked} changed copies found; {pairs.Count()} pairs called twins of {looks.Count * (looks.Count - 1) / 2}, {alarms.Count} of them not the same file: {string.Join("; ", alarms)}");
+        Demo.Say($"Demo: {found} of {asked} changed copies found; {pairs.Count()} pairs called twins of {looks.Count * (looks.Count - 1) / 2}, {alarms.Count} of them not the same file: {string.Join("; ", alarms)}");
         Assert.Contains(pairs, p => p == "IMG_2291.jpg ~ storm-kite-from-ana.jpg");
         Assert.True(found >= 0.97 * asked, $"{found} of {asked}");
         Assert.True(alarms.Count <= 3, string.Join("; ", alarms));
@@ -51,7 +51,7 @@ public sealed class TwinTests : IDisposable
             return LookOf(path);
         }).ToList();
         var alarms = (from i in Enumerable.Range(0, looks.Count) from j in Enumerable.Range(i + 1, looks.Count - i - 1) where looks[i].Hash.ApartFrom(looks[j].Hash) <= LookHash.MostApart select 1).Count();
-        TestContext.Current.TestOutputHelper!.WriteLine($"Generated: {alarms} false alarms in {looks.Count * (looks.Count - 1) / 2} pairs");
+        Demo.Say($"Generated: {alarms} false alarms in {looks.Count * (looks.Count - 1) / 2} pairs");
         Assert.True(alarms <= 2);
     }
 

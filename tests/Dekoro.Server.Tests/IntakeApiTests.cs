@@ -56,7 +56,7 @@ public sealed class IntakeApiTests(ServerFixture server) : IClassFixture<ServerF
     [Fact]
     public async Task Pasted_text_brings_its_hotlinked_pictures_home_and_says_which_would_not_come()
     {
-        var proposal = await PostAsync("/api/intake/pasted", new
+        var proposal = await server.PostAsync("/api/intake/pasted", new
         {
             html = "<p>Kites</p><img src='http://localhost/standins/archive/image/9/full/max/0/default.jpg' alt='A kite from the archive'><img src='http://127.0.0.1:9/secret.png' alt='Inside'><img src='http://localhost/standins/archive/collection.json' alt='No picture'>",
         });
@@ -73,7 +73,7 @@ public sealed class IntakeApiTests(ServerFixture server) : IClassFixture<ServerF
         var found = await server.GetAsync($"/api/archive?address={address}&query=rokkaku&take=10");
         var items = found["items"]!.AsArray().Select(i => (int)i!["index"]!).ToList();
         Assert.Equal(10, items.Count);
-        var proposal = await PostAsync("/api/archive/bring", new { address, items });
+        var proposal = await server.PostAsync("/api/archive/bring", new { address, items });
         var ids = proposal["pictures"]!.AsArray().Select(p => (string)p!["file"]!["id"]!).ToList();
         var kept = await KeepAsync(proposal, new { pictures = ids.Select(id => new { id, words = new { folder = "From the archive" } }) });
         Assert.Equal(10, kept["files"]!.AsArray().Count(f => (bool)f!["wasThere"]! is false));
@@ -106,7 +106,7 @@ public sealed class IntakeApiTests(ServerFixture server) : IClassFixture<ServerF
     [Fact]
     public async Task A_picture_is_taken_in_by_its_address()
     {
-        var proposal = await PostAsync("/api/intake/address", new { address = "/standins/archive/image/30/full/max/0/default.jpg" });
+        var proposal = await server.PostAsync("/api/intake/address", new { address = "/standins/archive/image/30/full/max/0/default.jpg" });
         Assert.Single(proposal["pictures"]!.AsArray());
     }
 
@@ -128,8 +128,5 @@ public sealed class IntakeApiTests(ServerFixture server) : IClassFixture<ServerF
         return (await (await server.Http.PostAsync("/api/intake/file", form, Stop)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonObject>(Stop))!;
     }
 
-    private async Task<JsonObject> PostAsync(string path, object body) =>
-        (await (await server.Http.PostAsJsonAsync(path, body, Stop)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonObject>(Stop))!;
-
-    private Task<JsonObject> KeepAsync(JsonObject proposal, object body) => PostAsync($"/api/intake/{proposal["id"]}/keep", body);
+    private Task<JsonObject> KeepAsync(JsonObject proposal, object body) => server.PostAsync($"/api/intake/{proposal["id"]}/keep", body);
 }

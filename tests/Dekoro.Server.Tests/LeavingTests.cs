@@ -18,7 +18,7 @@ public sealed class LeavingTests(ServerFixture server) : IClassFixture<ServerFix
     {
         var (used, free) = (await server.TakeInAsync("box-kite.jpg"), await server.TakeInAsync("line-reel.jpg"));
         await server.PageAsync("Hall", new { type = "figure", attrs = new { asset = used, size = "column" } });
-        var away = await PostAsync("/api/files/away", new { ids = new[] { used, free } });
+        var away = await server.PostAsync("/api/files/away", new { ids = new[] { used, free } });
         Assert.Equal([free], away["away"]!.AsArray().Select(i => (string)i!));
         Assert.Equal("Hall", (string)away["standing"]![0]!["pages"]![0]!);
         Assert.DoesNotContain(free, await IdsAsync(""));
@@ -26,7 +26,7 @@ public sealed class LeavingTests(ServerFixture server) : IClassFixture<ServerFix
         (await server.Http.PostAsJsonAsync("/api/files/back", new { ids = new[] { free } }, Stop)).EnsureSuccessStatusCode();
         Assert.Contains(free, await IdsAsync(""));
         // Added again, a picture that was taken away comes back with its words.
-        await PostAsync("/api/files/away", new { ids = new[] { free } });
+        await server.PostAsync("/api/files/away", new { ids = new[] { free } });
         Assert.Equal(free, await server.TakeInAsync("line-reel.jpg"));
         Assert.Contains(free, await IdsAsync(""));
     }
@@ -37,14 +37,13 @@ public sealed class LeavingTests(ServerFixture server) : IClassFixture<ServerFix
         var (first, second) = (await server.TakeInAsync("IMG_2291.jpg"), await server.TakeInAsync("storm-kite-shaken.jpg"));
         // The same look in other bytes: its own download.
         var copy = await (await server.Http.GetAsync($"/api/files/{first}/download?width=900&format=webp", Stop)).Content.ReadAsByteArrayAsync(Stop);
-        using var form = new MultipartFormDataContent { { new ByteArrayContent(copy), "file", "storm kite by Ana.webp" } };
-        var taken = (await (await server.Http.PostAsync("/api/files", form, Stop)).Content.ReadFromJsonAsync<JsonObject>(Stop))!["files"]![0]!;
+        var taken = await server.GiveAsync("storm kite by Ana.webp", copy);
         var twin = (string)taken["id"]!;
         Assert.Contains("looks like", (string)taken["note"]!, StringComparison.Ordinal);
         Assert.Equal([first, twin], (await IdsAsync("twin")).Order(StringComparer.Ordinal).Intersect([first, twin, second]).OrderBy(i => i != first));
         Assert.Equal(first, (string)(await server.GetAsync($"/api/files/{twin}"))["lookAlikes"]![0]!["id"]!);
         var page = await server.PageAsync("Storm", new { type = "figure", attrs = new { asset = twin, size = "half", alt = "In this place" } });
-        Assert.Equal(1, (int)(await PostAsync($"/api/files/{twin}/merge", new { into = first }))["places"]!);
+        Assert.Equal(1, (int)(await server.PostAsync($"/api/files/{twin}/merge", new { into = first }))["places"]!);
         var figure = (await server.GetAsync($"/api/pages/{page}/draft"))["document"]!["content"]![0]!["attrs"]!;
         Assert.Equal((first, "In this place"), ((string)figure["asset"]!, (string)figure["alt"]!));
         // Its camera's name gave way to the one that says something.
@@ -57,7 +56,7 @@ public sealed class LeavingTests(ServerFixture server) : IClassFixture<ServerFix
     public async Task Several_pictures_are_changed_in_one_step_and_a_word_too_long_changes_none()
     {
         var ids = new[] { await server.TakeInAsync("bridle-ring.jpg"), await server.TakeInAsync("two-lanterns.jpg") };
-        Assert.Equal(2, (int)(await PostAsync("/api/files/change", new { ids, change = new { folder = "Shed", credit = "Hana" } }))["changed"]!);
+        Assert.Equal(2, (int)(await server.PostAsync("/api/files/change", new { ids, change = new { folder = "Shed", credit = "Hana" } }))["changed"]!);
         Assert.Equal(ids.Order(), (await IdsAsync("folder:Shed credit:hana")).Order());
         var refused = await server.Http.PostAsJsonAsync("/api/files/change", new { ids, change = new { caption = new string('x', 5001) } }, Stop);
         Assert.Equal(400, (int)refused.StatusCode);
@@ -97,7 +96,4 @@ public sealed class LeavingTests(ServerFixture server) : IClassFixture<ServerFix
 
     private async Task<List<string>> IdsAsync(string query) =>
         [.. (await server.GetAsync("/api/files?query=" + Uri.EscapeDataString(query)))["items"]!.AsArray().Select(i => (string)i!["id"]!)];
-
-    private async Task<JsonObject> PostAsync(string path, object body) =>
-        (await (await server.Http.PostAsJsonAsync(path, body, Stop)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonObject>(Stop))!;
 }

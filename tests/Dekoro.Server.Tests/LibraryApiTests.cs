@@ -54,10 +54,10 @@ public sealed class LibraryApiTests(ServerFixture server) : IClassFixture<Server
         var preview = (await server.Http.GetFromJsonAsync<JsonArray>($"/api/files/{reel}/swap?with={serpent}", TestContext.Current.CancellationToken))!;
         Assert.Equal([one, two], preview.Select(p => (string)p!["pageId"]!));
         var before = (await DraftAsync(one), await DraftAsync(two));
-        var swapped = await PostAsync($"/api/files/{reel}/swap", new { with = serpent });
+        var swapped = await server.PostAsync($"/api/files/{reel}/swap", new { with = serpent });
         Assert.Equal((2, 2), ((int)swapped["places"]!, (int)swapped["pages"]!));
         Assert.DoesNotContain(reel, await DraftAsync(one) + await DraftAsync(two), StringComparison.Ordinal);
-        Assert.Equal(2, (int)(await PostAsync($"/api/files/{serpent}/swap", swapped["undo"]!))["places"]!);
+        Assert.Equal(2, (int)(await server.PostAsync($"/api/files/{serpent}/swap", swapped["undo"]!))["places"]!);
         Assert.Equal(before, (await DraftAsync(one), await DraftAsync(two)));
         Assert.Equal(HttpStatusCode.BadRequest, (await server.Http.PostAsJsonAsync($"/api/files/{reel}/swap", new { with = reel }, TestContext.Current.CancellationToken)).StatusCode);
         Assert.Equal(HttpStatusCode.Conflict, (await server.Http.PostAsJsonAsync($"/api/files/{serpent}/swap", new { with = reel }, TestContext.Current.CancellationToken)).StatusCode);
@@ -78,13 +78,6 @@ public sealed class LibraryApiTests(ServerFixture server) : IClassFixture<Server
     }
 
     private async Task<string> DraftAsync(string page) => (await server.GetAsync($"/api/pages/{page}/draft"))["document"]!.ToJsonString();
-
-    private async Task<JsonObject> PostAsync(string path, object body)
-    {
-        var answer = await server.Http.PostAsJsonAsync(path, body, TestContext.Current.CancellationToken);
-        answer.EnsureSuccessStatusCode();
-        return (await answer.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!;
-    }
 
     private async Task<HttpStatusCode> PatchAsync(string id, long version, object change)
     {

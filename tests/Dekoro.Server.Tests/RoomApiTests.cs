@@ -21,7 +21,7 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
         var page = await server.PageAsync("Hall", new { type = "figure", attrs = new { asset = id, size = "column", shape = "16:9" } });
         var before = await server.GetAsync($"/api/files/{id}/room");
         Assert.Equal((2240, 2800, 1), ((int)before["look"]!["width"]!, (int)before["look"]!["height"]!, before["versions"]!.AsArray().Count));
-        var turned = await PostAsync($"/api/files/{id}/versions", new { edits = EditsOf(turns: 1, light: 20) });
+        var turned = await server.PostAsync($"/api/files/{id}/versions", new { edits = EditsOf(turns: 1, light: 20) });
         Assert.Equal((2800, 2240), ((int)turned["file"]!["width"]!, (int)turned["file"]!["height"]!));
         Assert.Equal(["Original", "Turned, lighter"], turned["versions"]!.AsArray().Select(v => (string)v!["what"]!));
         // The page is drawn with the new version, under a name of its own.
@@ -35,10 +35,10 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
         Assert.Equal(1 - (double)was["y"]! - (double)was["height"]!, (double)now["x"]!, 3);
         Assert.Equal((double)was["x"]!, (double)now["y"]!, 3);
         // A later state of the same work takes its place.
-        var later = await PostAsync($"/api/files/{id}/versions", new { edits = EditsOf(turns: 1, light: 30, window: [0.1, 0.1, 0.5, 0.5]), replaces = 1 });
+        var later = await server.PostAsync($"/api/files/{id}/versions", new { edits = EditsOf(turns: 1, light: 30, window: [0.1, 0.1, 0.5, 0.5]), replaces = 1 });
         Assert.Equal(["Original", "Cut, turned, lighter"], later["versions"]!.AsArray().Select(v => (string)v!["what"]!));
         Assert.Equal(1400, (int)later["file"]!["width"]!);
-        var back = await PostAsync($"/api/files/{id}/versions/0/use", new { });
+        var back = await server.PostAsync($"/api/files/{id}/versions/0/use", new { });
         Assert.Equal((2240, 2800, id + ".0"), ((int)back["file"]!["width"]!, (int)back["file"]!["height"]!, (string)back["file"]!["picture"]!));
         Assert.Equal(was.ToJsonString(), back["look"]!["keep"]!.ToJsonString());
     }
@@ -48,7 +48,7 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
     {
         var id = await server.TakeInAsync("delta-close-up.jpg");
         await server.PageAsync("Delta", new { type = "figure", attrs = new { asset = id, size = "wide" } });
-        var look = await PostAsync($"/api/files/{id}/room/look", new { edits = EditsOf(window: [0.2, 0.2, 0.3, 0.3]) });
+        var look = await server.PostAsync($"/api/files/{id}/room/look", new { edits = EditsOf(window: [0.2, 0.2, 0.3, 0.3]) });
         var place = Assert.Single(look["cuts"]!.AsArray())!;
         Assert.Equal("coarse", (string)place["look"]!["desktop"]!["word"]!);
         Assert.Contains("px", (string)place["remedy"]!["sentence"]!, StringComparison.Ordinal);
@@ -56,7 +56,7 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
         Assert.Equal(["3:2", "16:9", "1:1", "4:5"], look["shapes"]!.AsArray().Select(x => (string)x!["shape"]!));
         var scales = await server.GetAsync("/api/room/scales");
         Assert.All(new[] { "light", "contrast", "shadows", "warmth" }, name => Assert.Equal(41, scales[name]!.AsArray().Count));
-        Assert.Equal(3, (int)(await PostAsync($"/api/files/{id}/room/turn?quarters=-1", EditsOf()))["quarterTurns"]!);
+        Assert.Equal(3, (int)(await server.PostAsync($"/api/files/{id}/room/turn?quarters=-1", EditsOf()))["quarterTurns"]!);
     }
 
     [Theory]
@@ -103,7 +103,4 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
         Assert.InRange((double)guess["width"]!, 0.01, 1);
         Assert.Single((await server.GetAsync($"/api/files/{id}/room"))["versions"]!.AsArray());
     }
-
-    private async Task<JsonObject> PostAsync(string path, object body) =>
-        (await (await server.Http.PostAsJsonAsync(path, body, Stop)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonObject>(Stop))!;
 }

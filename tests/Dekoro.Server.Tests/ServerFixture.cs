@@ -1,3 +1,4 @@
+using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
@@ -61,10 +62,30 @@ public sealed class ServerFixture : IAsyncLifetime
 
     public async Task<string> TakeInAsync(string demoFile)
     {
-        using var form = new MultipartFormDataContent { { new ByteArrayContent(await File.ReadAllBytesAsync(Path.Combine(Root, "demo", "files", demoFile))), "file", demoFile } };
-        var answer = await (await Http.PostAsync("/api/files", form, TestContext.Current.CancellationToken)).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken);
-        return (string)answer!["files"]![0]!["id"]!;
+        return (string)(await GiveAsync(demoFile, await File.ReadAllBytesAsync(Path.Combine(Root, "demo", "files", demoFile))))["id"]!;
     }
+
+    /// <summary>What became of one file that is given.</summary>
+    public async Task<JsonObject> GiveAsync(string name, byte[] content, string? cookie = null)
+    {
+        using var form = new MultipartFormDataContent { { new ByteArrayContent(content), "file", name } };
+        var request = new HttpRequestMessage(HttpMethod.Post, "/api/files") { Content = form };
+        if (cookie is not null) request.Headers.Add("Cookie", cookie);
+        var answer = await (await Http.SendAsync(request, TestContext.Current.CancellationToken)).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken);
+        return (JsonObject)answer!["files"]![0]!;
+    }
+
+    /// <summary>What is answered, be it good or a problem.</summary>
+    public async Task<(HttpStatusCode Status, JsonObject Body)> SendAsync(HttpMethod method, string path, object? body = null)
+    {
+        var answer = await Http.SendAsync(new(method, path) { Content = body is null ? null : JsonContent.Create(body) }, TestContext.Current.CancellationToken);
+        return (answer.StatusCode, (await answer.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!);
+    }
+
+    /// <summary>What is answered where it has to go well.</summary>
+    public async Task<JsonObject> PostAsync(string path, object? body = null) => await SendAsync(HttpMethod.Post, path, body) is { Status: HttpStatusCode.OK } good
+        ? good.Body
+        : throw new InvalidOperationException($"POST {path} did not go well.");
 
     public static object Text(string words) => new { type = "paragraph", content = new[] { new { type = "text", text = words } } };
 }

@@ -83,21 +83,25 @@ public sealed class StorageTests : IDisposable
     [InlineData("since:2026-06-02", "camera")]
     [InlineData("until:2026-06-01", "wide tall square")]
     [InlineData("kite folder:\"Lantern nights\" credit:ana", "tall")]
+    [InlineData("colour:blue", "wide")]
+    [InlineData("colour:violet", "")]
+    [InlineData("by:joan", "tall")]
+    [InlineData("serpent", "square")]
     [InlineData("folder:\"' OR 1=1 --\"", "")]
     public void Filters_hold_all_at_once_and_their_counts_are_what_they_would_leave(string line, string found)
     {
         var assets = new Assets(_database);
         Asset One(string id, int width, int height, Words words, double sharpness = 0.4, PictureFormat format = PictureFormat.Jpeg, int day = 0) => Asset(id, words) is var a
             ? a with { AddedAt = Now.AddDays(day), Facts = a.Facts with { Size = new PixelSize(width, height), Sharpness = sharpness, Format = format } } : a;
-        assets.Add(One("wide", 1200, 600, new Words("Wide kite", "a")));
-        assets.Add(One("tall", 600, 900, new Words("Tall kite", "a", Credit: "Ana Verhulst", Folder: "Lantern nights")));
-        assets.Add(One("square", 500, 480, new Words("Square kite", Folder: "Lantern nights"), format: PictureFormat.Png));
+        assets.Add(One("wide", 1200, 600, new Words("Wide kite", "a")) with { Colours = ["grey", "blue"] });
+        assets.Add(One("tall", 600, 900, new Words("Tall kite", "a", Credit: "Ana Verhulst", Folder: "Lantern nights")) with { AddedBy = "Joan Petrie", Colours = ["green"] });
+        assets.Add(One("square", 500, 480, new Words("Square kite", Folder: "Lantern nights", Keywords: "serpent, tail"), format: PictureFormat.Png));
         assets.Add(One("camera", 640, 480, new Words("IMG_2041", "kite"), sharpness: Fit.BlurredBelow / 2, day: 3));
         var query = LibraryQuery.Read(line);
         var page = assets.Search(query, ["wide"], 0, 10).Page.Select(a => a.Id).Order();
         Assert.Equal(found.Split(' ', StringSplitOptions.RemoveEmptyEntries).Order(), page);
         LibraryFilter[] further = [new(FilterKind.Shape, "tall"), new(FilterKind.Unused), new(FilterKind.NoTitle), new(FilterKind.Soft), new(FilterKind.NoAlt)];
-        var counts = assets.CountsOf(query, further, ["wide"]);
+        var counts = assets.Search(query, ["wide"], 0, 10, further).Counts;
         foreach (var (filter, count) in further.Zip(counts))
             Assert.Equal(assets.Search(query with { Filters = query.Filters.Add(filter) }, ["wide"], 0, 10).Total, count);
     }
@@ -119,6 +123,21 @@ public sealed class StorageTests : IDisposable
         var asset = Asset("1", new Words("a", "b", "c", "d", "e", "f", "g"), new KeepBox(0.1, 0.2, 0.3, 0.4));
         new Assets(_database).Add(asset);
         Assert.Equal(asset, new Assets(_database).Find("1"));
+    }
+
+    [Fact]
+    public void Colours_are_told_once_and_a_search_is_kept_under_one_name_whatever_its_letters()
+    {
+        var (assets, searches) = (new Assets(_database), new KeptSearches(_database));
+        assets.Add(Asset("1", new Words("Kite")));
+        Assert.Equal("1", Assert.Single(assets.Colourless()).Id);
+        assets.TellColours("1", []);
+        Assert.Empty(assets.Colourless());
+        searches.Keep(new("Winter", "lantern"));
+        searches.Keep(new("winter", "lantern unused"));
+        Assert.Equal("lantern unused", Assert.Single(searches.All()).Line);
+        Assert.True(searches.Forget("WINTER"));
+        Assert.False(searches.Forget("WINTER"));
     }
 
     [Fact]

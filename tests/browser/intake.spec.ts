@@ -1,12 +1,15 @@
-import { readFileSync } from 'node:fs';
-import { dropFiles, expect, passesAxe, takeIn, test } from './dekoro';
+import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { demoFile, dropFiles, expect, passesAxe, takeIn, test } from './dekoro';
 import { serve } from './server';
 
 const archive = '/standins/archive/collection.json';
 
 test('A mail with two pictures becomes a post with both in place and named', async ({ page, own }) => {
   await page.goto(`${own.url}/library`);
-  await page.getByRole('link', { name: 'From elsewhere' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'From elsewhere' }).click();
   await page.getByRole('button', { name: /^Sixty-one lanterns/ }).click();
   await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
   // The page it goes to is drawn before anything is kept.
@@ -192,4 +195,42 @@ test('The library goes out as a table, is worked on elsewhere, and comes back wi
   } finally {
     await other.stop();
   }
+});
+
+test('A folder with a table and a sidecar in it comes with its words, looked at first', async ({ page, own }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'dekoro-folder-'));
+  const within = join(folder, 'Museum walk');
+  mkdirSync(join(within, 'Hall'), { recursive: true });
+  copyFileSync(demoFile('line-reel.jpg'), join(within, 'line-reel.jpg'));
+  copyFileSync(demoFile('two-lanterns.jpg'), join(within, 'Hall/two-lanterns.jpg'));
+  writeFileSync(join(within, 'words.csv'), 'file;alt text;credit\nline-reel.jpg;A wooden reel on a bench;Hana Okafor\ngone.jpg;Nothing;Nobody\n');
+  writeFileSync(
+    join(within, 'Hall/two-lanterns.xmp'),
+    '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"><dc:title><rdf:Alt><rdf:li xml:lang="x-default">Two lanterns, lit</rdf:li></rdf:Alt></dc:title><dc:subject><rdf:Bag><rdf:li>lantern</rdf:li><rdf:li>evening</rdf:li></rdf:Bag></dc:subject></rdf:Description></rdf:RDF></x:xmpmeta>',
+  );
+  await page.goto(`${own.url}/library`);
+  await page.getByLabel('Add a folder', { exact: true }).setInputFiles(within);
+  await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
+  await expect(page.getByText('The table names it, but the bundle does not hold it.')).toBeVisible();
+  await page.getByRole('button', { name: /^Take in 2 pictures/ }).click();
+  await expect
+    .poll(async () => ((await (await fetch(`${own.url}/api/files`)).json()) as { items: { fileName: string; words: Record<string, string> }[] }).items.map(({ fileName, words }) => `${fileName}: ${words.title}, ${words.alt}, ${words.credit}, ${words.folder}, ${words.keywords}`).sort())
+    // Neither says who drew the lanterns: that stands inside the file.
+    .toEqual(['line-reel.jpg: Line reel, A wooden reel on a bench, Hana Okafor, , ', 'two-lanterns.jpg: Two lanterns, lit, , Idris Moult, Hall, lantern, evening']);
+  rmSync(folder, { recursive: true });
+});
+
+test('The archive is read as a list too, searched in it, and what is chosen there stays chosen among the pictures', async ({ page, own }) => {
+  await page.goto(`${own.url}/library/archive?address=/standins/archive/collection.json`);
+  await page.getByRole('button', { name: 'a list', exact: true }).click();
+  await page.getByRole('searchbox').fill('maker:renn');
+  await expect(page.getByText('18 of 200', { exact: true })).toBeVisible();
+  const lines = page.getByRole('row').filter({ has: page.getByRole('checkbox') });
+  await expect(lines).toHaveCount(18);
+  for (const words of await lines.allTextContents()) expect(words).toContain('Renn');
+  await lines.nth(1).getByRole('checkbox').check();
+  await expect(page.getByText('1 picture chosen.')).toBeVisible();
+  await page.getByRole('button', { name: 'pictures', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button', { pressed: true })).toHaveCount(1);
+  await passesAxe(page, 'the archive');
 });

@@ -1,4 +1,4 @@
-import { expect, makePage, passesAxe, takeIn, test } from './dekoro';
+import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
 
 const names = ['line-reel.jpg', 'two-lanterns.jpg', 'box-kite.jpg', 'bridle-ring.jpg', 'diamond-kite.jpg', 'skerry-light.jpg'];
 
@@ -95,4 +95,134 @@ test('A soft picture is noticed where it stands, its cause is named, and it is r
   await dialog.getByRole('button', { name: 'Swap in 1 place' }).click();
   const draft = async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { document: { content: { attrs: { asset: string } }[] } }).document.content[0]!.attrs.asset;
   await expect.poll(draft).not.toBe(soft!.id);
+});
+
+test('In the list, cells copied from a spreadsheet are laid over the words, looked at, kept at once and taken back', async ({ page, own }) => {
+  await takeIn(own.url, ['box-kite.jpg', 'line-reel.jpg', 'two-lanterns.jpg']);
+  await page.goto(`${own.url}/library`);
+  await page.getByRole('button', { name: 'List', exact: true }).click();
+  const table = page.getByRole('table', { name: 'Pictures' });
+  const cell = (column: string, file: string) => table.getByRole('textbox', { name: `${column} of ${file}` });
+  await expect(table.getByRole('textbox', { name: /^Title of/ })).toHaveCount(3);
+  const files = await table.getByRole('textbox', { name: /^Title of/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.slice('Title of '.length)));
+  expect(files).toHaveLength(3);
+
+  // One cell typed in is kept when it is left.
+  await cell('Credit', files[2]!).fill('Ana Verhulst');
+  await cell('Credit', files[2]!).press('Enter');
+  await expect(page.getByText(/^Kept\./)).toBeVisible();
+
+  // Two rows of three cells, one with a line break inside, from the second picture's title on.
+  const was = await cell('Title', files[1]!).inputValue();
+  await cell('Title', files[1]!).focus();
+  await page.evaluate(() => {
+    const data = new DataTransfer();
+    data.setData('text/plain', 'First of two\tA kite on a table\tA caption, with a comma\r\nSecond of two\t"An alt text ""in quotes"""\tLast\r\n');
+    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByText('6 cells of 2 pictures would change.')).toBeVisible();
+  await expect(cell('Alt text', files[2]!)).toHaveValue('An alt text "in quotes"');
+  const titleInLibrary = async (file: string) =>
+    ((await (await page.request.get(`${own.url}/api/files`)).json()).items as { fileName: string; words: { title: string } }[]).find((one) => one.fileName === file)!.words.title;
+  expect(await titleInLibrary(files[1]!)).toBe(was);
+  await page.getByRole('button', { name: 'Keep 6 changes' }).click();
+  await expect(page.getByText('Words of 2 pictures changed.')).toBeVisible();
+  expect(await titleInLibrary(files[1]!)).toBe('First of two');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(cell('Title', files[1]!)).toHaveValue(was);
+  expect(await titleInLibrary(files[1]!)).toBe(was);
+  await passesAxe(page, 'the library');
+});
+
+test('A search is kept under a name, found again, and filters by colour and person are a click away', async ({ page, own }) => {
+  await page.goto(`${own.url}/library`);
+  await page.getByRole('button', { name: 'Your name' }).click();
+  await page.getByLabel('Your name', { exact: true }).fill('Joan Petrie');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByLabel('Add pictures', { exact: true }).setInputFiles(['two-lanterns.jpg', 'dune-grass-and-sky.jpg'].map(demoFile));
+  await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('group', { name: 'Added by' }).getByRole('button', { name: 'Joan Petrie 2' }).click();
+  const search = page.getByRole('searchbox', { name: 'Search the library' });
+  await expect(search).toHaveValue('by:"Joan Petrie"');
+  await page.getByRole('group', { name: 'Colour' }).getByRole('button', { name: /^violet/ }).click();
+  await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Name for this search' }).fill('Violet ones');
+  await page.getByRole('button', { name: 'Keep this search' }).click();
+  await search.fill('');
+  await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Violet ones', exact: true }).click();
+  await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
+  await passesAxe(page, 'the library');
+  await page.getByRole('button', { name: 'Forget Violet ones' }).click();
+  await expect(page.getByRole('button', { name: 'Violet ones', exact: true })).toHaveCount(0);
+});
+
+test('A document and a sound come in, are looked into, and a page links to one of them', async ({ page, own }) => {
+  await page.goto(`${own.url}/library/files`);
+  await page.getByLabel('Add files', { exact: true }).setInputFiles(['flying-days-programme.pdf', 'wind-in-the-lines.wav', 'care-of-lines.txt'].map(demoFile));
+  await expect(page.getByText('3 files', { exact: true })).toBeVisible();
+  await passesAxe(page, 'other files');
+  await page.getByRole('link', { name: /Wind in the lines/ }).click();
+  const sound = page.locator('audio');
+  await expect.poll(() => sound.evaluate((one: HTMLAudioElement) => Math.round(one.duration))).toBe(6);
+  await page.getByRole('link', { name: 'Other files' }).first().click();
+  await page.getByRole('link', { name: /Flying days programme/ }).click();
+  await expect(page.getByText('The first of 2 pages')).toBeVisible();
+  // Ink on the paper: the page is drawn, not only promised, and in its own proportions.
+  const drawn = await page.locator('canvas').evaluate((canvas: HTMLCanvasElement) => {
+    const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+    let dark = 0;
+    for (let i = 0; i < data.length; i += 4) if (data[i]! < 128 && data[i + 3] === 255) dark++;
+    const box = canvas.getBoundingClientRect();
+    return { dark, shape: canvas.width / canvas.height, fits: box.width <= innerWidth };
+  });
+  expect(drawn.dark).toBeGreaterThan(1000);
+  expect(drawn.shape).toBeCloseTo(210 / 297, 2);
+  await passesAxe(page, 'a document');
+  await page.getByLabel('On the public site even where no page links to it').check();
+  await expect(page.getByText('It is there once the site is published.')).toBeVisible();
+
+  const id = await makePage(own.url, 'Days', [text('See the programme for the days.')]);
+  await publish(own.url);
+  const address = await page.getByLabel('Address on the public site').inputValue();
+  expect((await page.request.get(address)).headers()['content-type']).toBe('application/pdf');
+
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('See the programme').click();
+  await page.keyboard.press('Home');
+  for (let i = 0; i < 'See the programme'.length; i++) await page.keyboard.press('Shift+ArrowRight');
+  await page.getByLabel('or a file of the library').selectOption({ label: 'Flying days programme (PDF, 29 kB)' });
+  await expect(page.getByLabel('Where it leads')).toHaveValue('/files/flying-days-programme.pdf');
+  await expect(page.getByText(/, kept \d/)).toBeVisible();
+  await publish(own.url);
+  await page.goto(`${own.url}/live/`);
+  await expect(page.getByRole('link', { name: 'See the programme' })).toHaveAttribute('href', /files\/flying-days-programme\.pdf$/);
+});
+
+test('The ways a library grows are in one list, and patterns are taken from the shelf by keys alone', async ({ page, own }) => {
+  await page.goto(`${own.url}/library`);
+  await page.getByRole('button', { name: 'Add', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('menuitem')).toHaveText(['Pictures and files', 'A folder', 'From elsewhere', 'The shelf of patterns']);
+  await page.keyboard.press('End');
+  await page.keyboard.press('Enter');
+  const patterns = page.getByRole('list', { name: 'Patterns' }).getByRole('button');
+  await expect(patterns).toHaveCount(24);
+  await passesAxe(page, 'the shelf');
+  for (const name of ['Waves', 'Dots, see-through']) {
+    await page.getByRole('button', { name, exact: true }).focus();
+    await page.keyboard.press('Space');
+  }
+  await expect(page.getByText('2 patterns chosen.')).toBeVisible();
+  // Chosen by mistake, one is let go the same way.
+  await page.keyboard.press('Space');
+  await expect(page.getByText('1 pattern chosen.')).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Take into the library' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('2 patterns taken into the library, in the folder Patterns.')).toBeVisible();
+  await page.getByRole('link', { name: 'Look at them there' }).click();
+  await page.getByRole('searchbox', { name: 'Search the library' }).fill('folder:Patterns seamless');
+  await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, makePage, openDesk, passesAxe, takeIn, test } from './dekoro';
 
 type Library = { items: { id: string; picture: string; width: number; height: number; keep: { x: number; y: number; byHand: boolean } }[] };
@@ -126,4 +127,41 @@ test('The room passes axe, and says what it cannot edit', async ({ page, own }) 
   await page.goto(`${own.url}/library/room/${drawing!.id}`);
   await expect(page.getByText('it is kept as it is')).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Light' })).toHaveCount(0);
+});
+
+test('Evening out moves the scales and can be taken back, a guess of the keep area too, and a download can be stretched', async ({ page, own }) => {
+  const [file] = await takeIn(own.url, ['wave-rokkaku-grey-day.jpg']);
+  await page.goto(`${own.url}/library/room/${file!.id}`);
+  const scales = page.getByRole('slider').and(page.locator('input[type=range]'));
+  const values = () => scales.evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value));
+  await expect(page.getByRole('slider', { name: 'Light' })).toBeVisible();
+  const before = await values();
+  await page.getByRole('button', { name: 'Even out' }).click();
+  await expect.poll(values).not.toEqual(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(values).toEqual(before);
+
+  const keep = async () => (await library(own.url)).items[0]!.keep;
+  const guessed = await keep();
+  await page.getByRole('slider', { name: /^Keep area:/ }).focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowDown');
+  await expect.poll(async () => (await keep()).y).toBeGreaterThan(guessed.y + 0.05);
+  await page.getByRole('button', { name: 'guess again' }).click();
+  await expect.poll(async () => Math.abs((await keep()).y - guessed.y)).toBeLessThan(0.02);
+
+  await page.getByRole('button', { name: 'Download' }).click();
+  await page.getByLabel('proportions kept').uncheck();
+  await page.getByLabel('Width, px').fill('400');
+  await page.getByLabel('Height, px').fill('100');
+  await page.getByRole('button', { name: 'stretch', exact: true }).click();
+  await page.getByRole('button', { name: 'PNG', exact: true }).click();
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Download' }).click();
+  const png = readFileSync(await (await downloading).path());
+  // PNG, third edition: width and height stand after the first chunk's name.
+  expect([png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual([400, 100]);
+  // More px than there are would only be blown up: it says so, and gives nothing out.
+  await page.getByLabel('Width, px').fill('5000');
+  await expect(page.getByText(/There are \d+ px: a larger file would only be blown up\./)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Download' }).last()).toBeDisabled();
 });

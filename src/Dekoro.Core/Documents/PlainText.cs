@@ -13,5 +13,19 @@ public static class PlainText
         _ => "",
     };
 
+    /// <summary>
+    /// The words that a reader meets beside a piece: those that follow it, else those before; at most
+    /// <paramref name="most"/> characters, ended at a word. Empty where it stands among no words.
+    /// </summary>
+    public static string Beside(Document page, string blockId, int most = 160)
+    {
+        var at = page.Blocks.Select(b => b.Id).ToList().IndexOf(blockId);
+        if (at < 0) return "";
+        var words = page.Blocks.Skip(at + 1).Take(1).Concat(page.Blocks.Take(at).Reverse().Take(1)).Select(Of).FirstOrDefault(text => text.Trim().Length > 0, "").ReplaceLineEndings(" ").Trim();
+        if (words.Length <= most) return words;
+        var end = words.LastIndexOf(' ', most - 1);
+        return (end > 0 ? words[..end] : words[..(most - 1)]) + "…";
+    }
+
     private static string Of(IEnumerable<Inline> inlines) => string.Concat(inlines.Select(i => i is TextRun run ? run.Text : "\n"));
 }

@@ -74,6 +74,16 @@ public sealed record Edits
     /// <param name="window">Fractions of the straightened frame.</param>
     public Edits CutTo(KeepBox window) => Of(QuarterTurns, IsMirrored, StraightenDeg, window, Adjustments);
 
+    /// <summary>Cut to the largest window of a shape, about the middle of the cut there is.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">A shape so narrow that the window falls below <see cref="LeastWindow"/>.</exception>
+    public Edits CutTo(AspectRatio shape, PixelSize original)
+    {
+        var (w, h) = FrameOf(original);
+        var perHeight = shape.Value / (w / h);
+        var (width, height) = perHeight <= 1 ? (perHeight, 1.0) : (1.0, 1 / perHeight);
+        return CutTo(new(Math.Clamp(Window.CentreX - width / 2, 0, 1 - width), Math.Clamp(Window.CentreY - height / 2, 0, 1 - height), width, height));
+    }
+
     public Edits Adjusted(Adjustments adjustments) => this with { Adjustments = adjustments };
 
     /// <summary>The frame a cut is drawn in: turned and straightened, before the cut. Px of the original.</summary>

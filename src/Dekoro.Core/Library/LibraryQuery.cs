@@ -4,7 +4,7 @@ using System.Globalization;
 namespace Dekoro.Core.Library;
 
 /// <summary>What a filter asks of a picture.</summary>
-public enum FilterKind { Folder, Shape, Wider, Taller, Used, Unused, NoAlt, NoTitle, Soft, Twin, Away, Credit, Since, Until, Type }
+public enum FilterKind { Folder, Shape, Wider, Taller, Used, Unused, NoAlt, NoTitle, Soft, Twin, Away, Credit, Colour, By, Since, Until, Type }
 
 /// <param name="Value">As its kind asks: a name, a shape's name, px, a date; empty for kinds that stand alone.</param>
 public sealed record LibraryFilter(FilterKind Kind, string Value = "")
@@ -91,7 +91,7 @@ public sealed record LibraryQuery(ImmutableArray<string> Words, ImmutableArray<L
 
     private static string Normal(FilterKind kind, string value) => kind switch
     {
-        FilterKind.Shape or FilterKind.Type => value.ToLowerInvariant(),
+        FilterKind.Shape or FilterKind.Type or FilterKind.Colour => value.ToLowerInvariant(),
         FilterKind.Wider or FilterKind.Taller => Px(value)!.Value.ToString(CultureInfo.InvariantCulture),
         _ => value,
     };
@@ -102,7 +102,8 @@ public sealed record LibraryQuery(ImmutableArray<string> Words, ImmutableArray<L
         FilterKind.Wider or FilterKind.Taller when Px(value) is null => $"{NameOf(kind)} takes a number of px, as in {NameOf(kind)}1600.",
         FilterKind.Since or FilterKind.Until when DateOf(new(kind, value)) is null => $"{NameOf(kind)} takes a year, a month or a day, as in {NameOf(kind)}2026-05.",
         FilterKind.Type when !Enum.TryParse<PictureFormat>(value, true, out _) || value.All(char.IsDigit) => $"type: takes {string.Join(", ", Enum.GetNames<PictureFormat>()).ToLowerInvariant()}.",
-        FilterKind.Folder or FilterKind.Credit when value.Length == 0 => $"{NameOf(kind)} takes a name; put one with spaces in quotation marks.",
+        FilterKind.Colour when !ColourNames.All.Contains(value.ToLowerInvariant()) => $"colour: takes {string.Join(", ", ColourNames.All)}.",
+        FilterKind.Folder or FilterKind.Credit or FilterKind.By when value.Length == 0 => $"{NameOf(kind)} takes a name; put one with spaces in quotation marks.",
         _ => null,
     };
 

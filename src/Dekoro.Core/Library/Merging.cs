@@ -12,7 +12,8 @@ public static class Merging
         Credit: Or(stays.Credit, goes.Credit),
         Rights: Or(stays.Rights, goes.Rights),
         Folder: Or(stays.Folder, goes.Folder),
-        Source: Or(stays.Source, goes.Source));
+        Source: Or(stays.Source, goes.Source),
+        Keywords: string.Join(", ", stays.SplitKeywords().Union(goes.SplitKeywords(), StringComparer.OrdinalIgnoreCase)));
 
     private static string Or(string first, string second) => first.Length > 0 ? first : second;
 }

@@ -8,13 +8,18 @@ public enum PictureFormat { Jpeg, Png, WebP, Avif, Gif, Svg, Tiff }
 
 /// <summary>The words kept with a picture; none is ever null.</summary>
 /// <param name="Source">Where it came from: a mail, an address, an archive's entry.</param>
+/// <param name="Keywords">With commas between.</param>
 public sealed record Words(
-    string Title = "", string Alt = "", string Caption = "", string Description = "", string Credit = "", string Rights = "", string Folder = "", string Source = "")
+    string Title = "", string Alt = "", string Caption = "", string Description = "", string Credit = "", string Rights = "", string Folder = "", string Source = "",
+    string Keywords = "")
 {
+    public IEnumerable<string> SplitKeywords() => Keywords.Split([',', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+
     /// <summary>These words with some replaced; null leaves a word as it is.</summary>
     public Words With(
-        string? title = null, string? alt = null, string? caption = null, string? description = null, string? credit = null, string? rights = null, string? folder = null, string? source = null) =>
-        new(title ?? Title, alt ?? Alt, caption ?? Caption, description ?? Description, credit ?? Credit, rights ?? Rights, folder ?? Folder, source ?? Source);
+        string? title = null, string? alt = null, string? caption = null, string? description = null, string? credit = null, string? rights = null, string? folder = null, string? source = null,
+        string? keywords = null) =>
+        new(title ?? Title, alt ?? Alt, caption ?? Caption, description ?? Description, credit ?? Credit, rights ?? Rights, folder ?? Folder, source ?? Source, keywords ?? Keywords);
 }
 
 /// <summary>What the computation knows of a picture: measured once, when it comes in.</summary>

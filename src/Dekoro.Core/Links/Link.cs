@@ -14,6 +14,13 @@ public abstract record Link
         public override string Written => Scheme + PageId + (Fragment is null ? "" : "#" + Fragment);
     }
 
+    /// <summary>A file of the library that is no picture, by its id, so that renaming it breaks nothing.</summary>
+    public sealed record File(string FileId) : Link
+    {
+        public const string Scheme = "file-in-library:";
+        public override string Written => Scheme + FileId;
+    }
+
     /// <summary>An absolute http or https address.</summary>
     public sealed record Web(string Address) : Link
     {
@@ -55,6 +62,9 @@ public sealed record LinkReading(Link? Link, string? Repair, string? Error)
 public sealed record SiteAddresses(IReadOnlyDictionary<string, string> PathByPage, IReadOnlySet<string> OwnHosts)
 {
     public static SiteAddresses None { get; } = new(new Dictionary<string, string>(), new HashSet<string>());
+
+    /// <summary>Addresses of the library's other files, from the site's root, by id.</summary>
+    public IReadOnlyDictionary<string, string> FileById { get; init; } = new Dictionary<string, string>();
 
     public string? PageAt(string path)
     {

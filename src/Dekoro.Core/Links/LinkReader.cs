@@ -16,6 +16,7 @@ public static partial class LinkReader
         if (text.Length > 2000) return LinkReading.Refused("The address is longer than 2000 characters: check that only the address was pasted.");
         if (text.StartsWith('#')) return Fragment(text[1..]);
         if (text.StartsWith(Link.Page.Scheme, StringComparison.Ordinal)) return Page(text[Link.Page.Scheme.Length..], site);
+        if (text.StartsWith(Link.File.Scheme, StringComparison.Ordinal)) return File(text[Link.File.Scheme.Length..], site);
         if (text.StartsWith("mailto:", StringComparison.OrdinalIgnoreCase)) return Mail(text[7..], null);
         if (text.StartsWith("tel:", StringComparison.OrdinalIgnoreCase)) return Telephone(text[4..], null);
         if (BareMail().IsMatch(text)) return Mail(text, $"Read as a mail address: mailto:{text}");
@@ -60,13 +61,19 @@ public static partial class LinkReader
             : LinkReading.Refused("The page this link led to is gone: choose another page, or take the link out.");
     }
 
+    private static LinkReading File(string id, SiteAddresses site) => site.FileById.ContainsKey(id)
+        ? LinkReading.Of(new Link.File(id))
+        : LinkReading.Refused("The file this link led to is gone: choose another file, or take the link out.");
+
     private static LinkReading OwnPath(string path, SiteAddresses site)
     {
         var hash = path.IndexOf('#', StringComparison.Ordinal);
         var (at, fragment) = hash < 0 ? (path, null) : (path[..hash], path[(hash + 1)..]);
+        if (site.FileById.FirstOrDefault(f => string.Equals("/" + f.Value, at, StringComparison.OrdinalIgnoreCase)).Key is { } file)
+            return LinkReading.Of(new Link.File(file), "Read as a file of the library.");
         return site.PageAt(at) is { } page
             ? LinkReading.Of(new Link.Page(page, fragment), "Read as a page of this site.")
-            : LinkReading.Refused($"This site has no page at “{Short(at)}”: choose one from the list.");
+            : LinkReading.Refused($"This site has no page or file at “{Short(at)}”: choose one from the list.");
     }
 
     private static LinkReading Fragment(string id) => FragmentId().IsMatch(id)

@@ -44,7 +44,7 @@ public static class PagePlanner
             figures.Add(figure.Id, FigureOf(figure, picture, place, ladder, loading[figure.Id], layout, facts, notices));
         }
         var planned = figures.ToImmutable();
-        return new PagePlan(page, layout, planned, links, notices.ToImmutable(), WeightsOf(planned.Values));
+        return new PagePlan(page, layout, facts.Addresses, planned, links, notices.ToImmutable(), WeightsOf(planned.Values));
     }
 
     /// <summary>What a figure shows of its picture: its shape, steered by the keep area, or the whole.</summary>
@@ -116,13 +116,7 @@ public static class PagePlanner
 
     private static Link? LinkOf(FigureBlock figure, SiteAddresses addresses, ImmutableArray<Notice>.Builder notices)
     {
-        var written = figure.Link.Kind switch
-        {
-            FigureLinkKind.Page => Link.Page.Scheme + figure.Link.Target,
-            FigureLinkKind.Address => figure.Link.Target,
-            _ => null,
-        };
-        if (written is null) return null;
+        if (TextRuns.LinkOf(figure) is not { } written) return null;
         var reading = LinkReader.Read(written, addresses);
         if (reading.Error is not null) notices.Add(new(figure.Id, reading.Error));
         return reading.Link;
@@ -131,7 +125,7 @@ public static class PagePlanner
     private static ImmutableDictionary<string, LinkReading> ReadLinks(PageSource page, SiteAddresses addresses, ImmutableArray<Notice>.Builder notices)
     {
         var links = ImmutableDictionary.CreateBuilder<string, LinkReading>();
-        foreach (var (block, run) in page.Document.Blocks.SelectMany(TextOf))
+        foreach (var (block, run) in page.Document.Blocks.SelectMany(TextRuns.In))
         {
             if (run.Link is null || links.ContainsKey(run.Link)) continue;
             var reading = LinkReader.Read(run.Link, addresses);
@@ -140,15 +134,6 @@ public static class PagePlanner
         }
         return links.ToImmutable();
     }
-
-    private static IEnumerable<(Block Block, TextRun Run)> TextOf(Block block) => block switch
-    {
-        ParagraphBlock p => p.Inlines.OfType<TextRun>().Select(r => (block, r)),
-        HeadingBlock h => h.Inlines.OfType<TextRun>().Select(r => (block, r)),
-        ListBlock l => l.Items.SelectMany(item => item.SelectMany(TextOf)),
-        QuoteBlock q => q.Blocks.SelectMany(TextOf),
-        _ => [],
-    };
 
     /// <summary>
     /// What begins in a class's first screen is fetched at once; of those, the largest on the class with the most visits

@@ -69,5 +69,9 @@ public readonly record struct Weight(double AtOnce, double Later)
 
 /// <summary>The plan of one page: what every reader of it needs, worked out once.</summary>
 public sealed record PagePlan(
-    PageSource Page, PageLayout Layout, ImmutableDictionary<string, FigurePlan> Figures,
-    ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights);
+    PageSource Page, PageLayout Layout, SiteAddresses Addresses, ImmutableDictionary<string, FigurePlan> Figures,
+    ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights)
+{
+    /// <summary>Every link that leads somewhere, of words and of pictures.</summary>
+    public IEnumerable<Link> LinksOut => Links.Values.Select(r => r.Link).Concat(Figures.Values.Select(f => f.Link)).OfType<Link>();
+}

@@ -2,6 +2,7 @@ using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
+using Dekoro.Imaging;
 using Dekoro.Server.Work;
 using Dekoro.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -22,7 +23,7 @@ public sealed record KeepArea(double X, double Y, double Width, double Height, b
 public sealed record FileItem(
     string Id, string Picture, string FileName, PictureFormat Format, int Width, int Height, int Frames, long Bytes, string Colour, bool HasAlpha,
     Words Words, KeepArea? Keep, IReadOnlyList<Mark> Marks, string SuggestedTitle, int Places, DateTimeOffset AddedAt, string? TakenOn, long Version,
-    IReadOnlyList<string> Twins, DateTimeOffset? AwaySince, DateTimeOffset? GoesOn, ThroughLook? Through = null);
+    IReadOnlyList<string> Twins, DateTimeOffset? AwaySince, DateTimeOffset? GoesOn, string AddedBy, IReadOnlyList<string> Colours, ThroughLook? Through = null);
 
 /// <summary>A picture looked at through a place.</summary>
 /// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
@@ -34,11 +35,13 @@ public sealed record ThroughLook(Cut Cut, string Loss, FitLook Phone, FitLook De
 public sealed record FilterSwitch(string Group, string Name, string Line, long Count, bool IsOn);
 
 /// <param name="Size">As people say it: "a third", "320 px".</param>
-public sealed record FilePlace(string PageId, string PageTitle, string BlockId, string Size, string? Shape);
+/// <param name="Beside">The words that stand beside it there; empty for none.</param>
+public sealed record FilePlace(string PageId, string PageTitle, string BlockId, string Size, string? Shape, string Beside);
 
 /// <param name="LookAlikes">Those in the library that look the same.</param>
 public sealed record FileDetail(FileItem File, IReadOnlyList<FileItem> LookAlikes, IReadOnlyList<FilePlace> StandsIn);
 
+/// <param name="Switches">With the first pictures of a search only, as the folders.</param>
 /// <param name="NotUnderstood">Sentences about what was typed like a filter and is none.</param>
 public sealed record FileList(
     long Total, IReadOnlyList<FileItem> Items, IReadOnlyList<string> Folders, IReadOnlyList<FilterSwitch> Switches, IReadOnlyList<string> NotUnderstood);
@@ -48,14 +51,14 @@ public sealed record TakenList(IReadOnlyList<Taken> Files);
 /// <summary>What is to be different; null leaves a value as it is.</summary>
 public sealed record FileChange(
     string? Title = null, string? Alt = null, string? Caption = null, string? Description = null, string? Credit = null, string? Rights = null,
-    string? Folder = null, KeepArea? Keep = null)
+    string? Folder = null, KeepArea? Keep = null, string? Keywords = null)
 {
-    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder);
+    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, keywords: Keywords);
 }
 
 internal static class FileEndpoints
 {
-    private const int MostWord = 5000, MostAtOnce = 5000;
+    private const int MostWord = 5000, MostAtOnce = 5000, MostOwn = 24;
 
     public static void MapFiles(this IEndpointRouteBuilder api)
     {
@@ -72,24 +75,28 @@ internal static class FileEndpoints
         var places = book.PlacesByPicture();
         var used = places.Select(p => p.Key).ToHashSet();
         (skip, take) = (Math.Max(0, skip), Math.Clamp(take, 1, MostAtOnce));
+        // What comes after the first pictures of a search has the same filters.
+        List<(string Group, string Name, LibraryFilter Filter)> switches = skip > 0 ? [] : [.. Switches, .. OwnSwitches(workspace)];
+        var further = switches.Select(s => s.Filter).ToList();
         IReadOnlyList<FileItem> items;
+        IReadOnlyList<long> counts;
         long total;
         if (string.IsNullOrEmpty(size))
         {
-            (var page, total) = workspace.Assets.Search(search, used, skip, take);
+            (var page, total, counts) = workspace.Assets.Search(search, used, skip, take, further);
             var twins = workspace.Assets.TwinsOf([.. page.Select(a => a.Id)]);
             items = [.. page.Select(a => ItemOf(a, places[a.Id].Count(), twins[a.Id]))];
         }
         else
         {
             if (PlaceOf(size, shape) is not { } place) return Problems.Of(400, "A place has a size, as in size=half, and perhaps a shape, as in shape=16:9.", "size");
-            (var all, total) = workspace.Assets.Search(search, used, 0, int.MaxValue);
+            (var all, total, counts) = workspace.Assets.Search(search, used, 0, int.MaxValue, further);
             items = Through(all, place.Size, place.Shape, new PageLayout(workspace.Style.Current), places, skip, take);
         }
-        var counts = workspace.Assets.CountsOf(search, [.. Switches.Select(s => s.Filter)], used);
+        if (skip > 0) return TypedResults.Ok(new FileList(total, items, [], [], search.NotUnderstood));
         return TypedResults.Ok(new FileList(total, items, workspace.Assets.Folders(),
             [
-                .. Switches.Select((s, i) => new FilterSwitch(s.Group, s.Name, search.Turned(s.Filter).Written, counts[i], search.Filters.Contains(s.Filter))),
+                .. switches.Select((s, i) => new FilterSwitch(s.Group, s.Name, search.Turned(s.Filter).Written, counts[i], search.Filters.Contains(s.Filter))),
                 AwaySwitch(search, used, workspace),
             ], search.NotUnderstood));
     }
@@ -98,7 +105,16 @@ internal static class FileEndpoints
     [
         ("Shape", "wide", new(FilterKind.Shape, "wide")), ("Shape", "tall", new(FilterKind.Shape, "tall")), ("Shape", "square", new(FilterKind.Shape, "square")),
         ("Use", "unused", new(FilterKind.Unused)), ("Use", "used", new(FilterKind.Used)),
-        ("Mend", "no alt", new(FilterKind.NoAlt)), ("Mend", "file name as title", new(FilterKind.NoTitle)), ("Mend", "soft", new(FilterKind.Soft)), ("Mend", "twin", new(FilterKind.Twin)),
+        ("Mend", "no alt", new(FilterKind.NoAlt)), ("Mend", "no title", new(FilterKind.NoTitle)), ("Mend", "soft", new(FilterKind.Soft)), ("Mend", "twin", new(FilterKind.Twin)),
+        .. ColourNames.All.Select(name => ("Colour", name, new LibraryFilter(FilterKind.Colour, name))),
+        .. Enum.GetValues<PictureFormat>().Select(format => ("Type", Probe.Named(format), new LibraryFilter(FilterKind.Type, format.ToString().ToLowerInvariant()))),
+    ];
+
+    /// <summary>Filters whose values the library itself gives.</summary>
+    private static IEnumerable<(string Group, string Name, LibraryFilter Filter)> OwnSwitches(Workspace workspace) =>
+    [
+        .. workspace.Assets.Folders().Take(MostOwn).Select(folder => ("Folder", folder, new LibraryFilter(FilterKind.Folder, folder))),
+        .. workspace.Assets.People().Take(MostOwn).Select(name => ("Added by", name, new LibraryFilter(FilterKind.By, name))),
     ];
 
     /// <summary>What is taken away is counted by a search of its own: every other search leaves it out.</summary>
@@ -142,7 +158,7 @@ internal static class FileEndpoints
         var places = book.PlacesByPicture()[id].ToList();
         var twins = workspace.Assets.TwinsOf([id])[id];
         return TypedResults.Ok(new FileDetail(ItemOf(asset, places.Count, twins), [.. workspace.Assets.FindMany([.. twins]).Select(t => ItemOf(t, 0))],
-            [.. places.Select(p => new FilePlace(p.Page.Id, p.Page.Title, p.Figure.Id, SizeOf(p.Figure.Size), p.Figure.Shape?.ToString()))]));
+            [.. places.Select(p => new FilePlace(p.Page.Id, p.Page.Title, p.Figure.Id, SizeOf(p.Figure.Size), p.Figure.Shape?.ToString(), PlainText.Beside(book.DocumentOf(p.Page), p.Figure.Id)))]));
     }
 
     private static async Task<Results<Ok<TakenList>, ProblemHttpResult>> Add(HttpRequest request, TakingIn takingIn, string? folder, CancellationToken stop)
@@ -150,7 +166,7 @@ internal static class FileEndpoints
         if (!MediaTypeHeaderValue.TryParse(request.ContentType, out var type) || !type.MediaType.Equals("multipart/form-data", StringComparison.OrdinalIgnoreCase)
             || HeaderUtilities.RemoveQuotes(type.Boundary).Value is not { Length: > 0 and <= 200 } boundary)
             return Problems.Of(415, "Send files as multipart/form-data, each in a field called “file”.");
-        var taken = new List<Task<Taken>>();
+        var taken = new List<Taken>();
         try
         {
             var reader = new MultipartReader(boundary, request.Body) { HeadersLengthLimit = 16_384 };
@@ -159,7 +175,7 @@ internal static class FileEndpoints
                 if (section.GetContentDispositionHeader() is not { } disposition || !disposition.IsFileDisposition()) continue;
                 var name = disposition.FileNameStar.HasValue ? disposition.FileNameStar.Value : disposition.FileName.Value;
                 // A part must be read to its end before the next one begins, so files of one request come in one after the other.
-                taken.Add(Task.FromResult(await takingIn.TakeAsync(HeaderUtilities.RemoveQuotes(name ?? "").Value ?? "", section.Body, new Words(Folder: folder ?? ""), stop)));
+                taken.Add(await takingIn.TakeAsync(HeaderUtilities.RemoveQuotes(name ?? "").Value ?? "", section.Body, new Words(Folder: folder ?? ""), stop));
             }
         }
         catch (Exception e) when (e is InvalidDataException or IOException && !stop.IsCancellationRequested)
@@ -168,7 +184,7 @@ internal static class FileEndpoints
         }
         return taken.Count == 0
             ? Problems.Of(400, "There was no file in the upload: send each in a field called “file”.")
-            : TypedResults.Ok(new TakenList(await Task.WhenAll(taken)));
+            : TypedResults.Ok(new TakenList(taken));
     }
 
     private static Results<Ok<FileItem>, ProblemHttpResult> Change(
@@ -202,9 +218,11 @@ internal static class FileEndpoints
 
     /// <returns>Null where the words will do.</returns>
     internal static string? WordsError(Words words) =>
-        new[] { words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source }.Any(w => w.Length > MostWord)
-            ? $"A text here holds at most {MostWord} characters: shorten it."
-            : words.Title.Trim().Length == 0 ? "A picture needs a title: type one, or take the suggested one." : null;
+        TooLong(words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source, words.Keywords)
+        ?? (words.Title.Trim().Length == 0 ? "A picture needs a title: type one, or take the suggested one." : null);
+
+    /// <returns>Null where none is.</returns>
+    internal static string? TooLong(params string[] texts) => texts.Any(t => t.Length > MostWord) ? $"A text here holds at most {MostWord} characters: shorten it." : null;
 
     /// <param name="twins">Of those in the library that look the same; null where nobody asks.</param>
     public static FileItem ItemOf(Asset asset, int places, IEnumerable<string>? twins = null)
@@ -213,7 +231,7 @@ internal static class FileEndpoints
         return new(f.Id, ProofAddresses.NameOf(f), f.FileName, f.Format, f.Size.Width, f.Size.Height, f.Frames, f.FileBytes, asset.Colour, f.HasAlpha, f.Words,
             f.Keep is { } k ? new(k.X, k.Y, k.Width, k.Height, asset.KeepByHand) : null,
             [.. Marks.Of(f)], FileNames.SuggestTitle(f.FileName, f.Words.Description), places, asset.AddedAt, asset.TakenOn, asset.Version,
-            [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays));
+            [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays), asset.AddedBy, asset.Colours ?? []);
     }
 
     internal static string SizeOf(FigureSize size) => size is FigureSize.ByPx px ? $"{px.CssPx} px" : Remedy.NameOf(((FigureSize.ByRole)size).Role);

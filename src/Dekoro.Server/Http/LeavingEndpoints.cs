@@ -25,6 +25,13 @@ public sealed record Merged(int Places);
 /// <param name="Ids">Pictures to change.</param>
 public sealed record ManyChange(IReadOnlyList<string> Ids, FileChange Change);
 
+/// <param name="Version">The version the change started from.</param>
+public sealed record OneChange(string Id, long Version, FileChange Change);
+
+/// <param name="Changes">At most one for each picture.</param>
+public sealed record EachChange(IReadOnlyList<OneChange> Changes);
+
+/// <param name="Changed">How many: those that someone else had changed meanwhile are left as they are.</param>
 public sealed record ManyChanged(int Changed);
 
 /// <summary>Several pictures at once: changed, taken away, put back; two that look alike made one.</summary>
@@ -37,6 +44,7 @@ internal static class LeavingEndpoints
         api.MapPost("/files/away", TakeAway).WithSummary("Takes pictures away; they wait, and those that stand somewhere are kept and named.");
         api.MapPost("/files/back", PutBack).WithSummary("Puts pictures back that were taken away.");
         api.MapPost("/files/change", ChangeMany).WithSummary("Changes the same words of several pictures at once.");
+        api.MapPost("/files/each", ChangeEach).WithSummary("Changes the words of several pictures in one step, each in its own way.");
         api.MapPost("/files/{id}/merge", MergeInto).WithSummary("Makes two pictures one: every place of the first shows the second, and the first is taken away.");
     }
 
@@ -64,11 +72,25 @@ internal static class LeavingEndpoints
     private static Results<Ok<ManyChanged>, ProblemHttpResult> ChangeMany(ManyChange many, Workspace workspace, Events events, BackgroundWork background)
     {
         if (many.Ids.Count > MostAtOnce) return Problems.Of(400, $"At most {MostAtOnce} pictures are changed at once.", "ids");
-        if (many.Change.Keep is not null) return Problems.Of(400, "A keep area is drawn on one picture at a time.", "keep");
-        var changes = workspace.Assets.FindMany(many.Ids).Select(a => (Asset: a, Words: many.Change.On(a.Facts.Words))).Where(c => c.Words != c.Asset.Facts.Words).ToList();
+        return Changed([.. workspace.Assets.FindMany(many.Ids).Select(a => (a, a.Version, many.Change))], workspace, events, background);
+    }
+
+    private static Results<Ok<ManyChanged>, ProblemHttpResult> ChangeEach(EachChange each, Workspace workspace, Events events, BackgroundWork background)
+    {
+        if (each.Changes.Count > MostAtOnce) return Problems.Of(400, $"At most {MostAtOnce} pictures are changed at once.", "changes");
+        if (each.Changes.DistinctBy(c => c.Id).Count() < each.Changes.Count) return Problems.Of(400, "A picture is named twice: give all its changes together.", "changes");
+        var assets = workspace.Assets.FindMany([.. each.Changes.Select(c => c.Id)]).ToDictionary(a => a.Id);
+        return Changed([.. each.Changes.Where(c => assets.ContainsKey(c.Id)).Select(c => (assets[c.Id], c.Version, c.Change))], workspace, events, background);
+    }
+
+    private static Results<Ok<ManyChanged>, ProblemHttpResult> Changed(
+        IReadOnlyList<(Asset Asset, long Version, FileChange Change)> all, Workspace workspace, Events events, BackgroundWork background)
+    {
+        if (all.Any(c => c.Change.Keep is not null)) return Problems.Of(400, "A keep area is drawn on one picture at a time.", "keep");
+        var changes = all.Select(c => (c.Asset.Id, c.Version, Was: c.Asset.Facts.Words, Words: c.Change.On(c.Asset.Facts.Words))).Where(c => c.Words != c.Was).ToList();
         if (changes.Select(c => FileEndpoints.WordsError(c.Words)).FirstOrDefault(e => e is not null) is { } error) return Problems.Of(400, error);
-        var changed = workspace.Assets.ChangeWords([.. changes.Select(c => (c.Asset.Id, c.Asset.Version, c.Words))]);
-        events.Send("library", new { id = many.Ids.FirstOrDefault() });
+        var changed = workspace.Assets.ChangeWords([.. changes.Select(c => (c.Id, c.Version, c.Words))]);
+        events.Send("library", new { id = changes.Select(c => c.Id).FirstOrDefault() });
         background.Prepare();
         return TypedResults.Ok(new ManyChanged(changed));
     }

@@ -43,7 +43,12 @@ internal static class LibraryTableEndpoints
         {
             var rows = RowsOf(Found(workspace, book, query)).ToList();
             using (var table = new StreamWriter(zip.CreateEntry(TableName).Open(), new UTF8Encoding(true))) table.Write(LibraryTable.Write(rows.Select(r => r.Row)));
-            foreach (var (asset, row) in rows) zip.CreateEntryFromFile(workspace.PathOf(asset), row.File, CompressionLevel.NoCompression);
+            foreach (var (asset, row) in rows)
+            {
+                zip.CreateEntryFromFile(workspace.PathOf(asset), row.File, CompressionLevel.NoCompression);
+                using var sidecar = zip.CreateEntry(row.File + ".xmp").Open();
+                sidecar.Write(Sidecar.Write(asset.Facts.Words));
+            }
         }
         file.Position = 0;
         return Results.File(file, "application/zip", "library.zip");
@@ -115,7 +120,7 @@ internal static class LibraryTableEndpoints
         foreach (var (field, before, after) in new[]
         {
             ("title", was.Title, now.Title), ("alt text", was.Alt, now.Alt), ("caption", was.Caption, now.Caption), ("description", was.Description, now.Description),
-            ("credit", was.Credit, now.Credit), ("rights", was.Rights, now.Rights), ("folder", was.Folder, now.Folder), ("source", was.Source, now.Source),
+            ("credit", was.Credit, now.Credit), ("rights", was.Rights, now.Rights), ("folder", was.Folder, now.Folder), ("source", was.Source, now.Source), ("keywords", was.Keywords, now.Keywords),
         })
             if (before != after) yield return new(asset.Id, ProofAddresses.NameOf(asset.Facts), was.Title, field, before, after);
     }

@@ -7,6 +7,7 @@ using Dekoro.Publishing;
 using Dekoro.Server.Work;
 using Dekoro.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.StaticFiles;
 
 namespace Dekoro.Server.Http;
 
@@ -22,6 +23,7 @@ internal static class MediaEndpoints
     {
         app.MapGet("/media/proof/{asset}/{cut}/{width:int}", ProofFile).ExcludeFromDescription();
         app.MapGet("/media/original/{asset}", Original).ExcludeFromDescription();
+        app.MapGet("/media/file/{id}", OtherFile).ExcludeFromDescription();
         app.MapGet("/media/{name}", Planned).ExcludeFromDescription();
         app.MapGet("/proof/assets/{name}", ProofAsset).ExcludeFromDescription();
         app.MapGet("/proof/{id}", ProofPage).ExcludeFromDescription();
@@ -57,6 +59,16 @@ internal static class MediaEndpoints
         return found.Facts.IsVector
             ? Results.File(workspace.PathOf(found), "image/svg+xml")
             : Results.File(workspace.PathOf(found), "application/octet-stream", found.Facts.FileName);
+    }
+
+    /// <summary>Sound and video can be played where they stand; everything else is offered for keeping. None can act.</summary>
+    private static IResult OtherFile(string id, Workspace workspace, HttpResponse response)
+    {
+        if (workspace.Downloads.Find(id) is not { } found) return DownloadEndpoints.NoFile();
+        response.Headers.ContentSecurityPolicy = PicturePolicy;
+        response.Headers.CacheControl = "no-cache";
+        var plays = found.Facts.Type.Kind is DownloadKind.Sound or DownloadKind.Video;
+        return Results.File(workspace.Files.PathOf(found.Sha256), found.Facts.Type.MediaType, plays ? null : found.Facts.FileName, enableRangeProcessing: true);
     }
 
     /// <summary>A file that some plan has asked for, made when it is first wanted.</summary>
@@ -109,8 +121,8 @@ internal static class MediaEndpoints
         {
             var immutable = address.StartsWith("media/", StringComparison.Ordinal);
             response.Headers.CacheControl = immutable ? Forever : address.EndsWith(".woff2", StringComparison.Ordinal) ? ADay : "no-cache";
-            if (immutable) response.Headers.ContentSecurityPolicy = PicturePolicy;
-            return Results.File(file, FigureMime.OfName(address), lastModified: File.GetLastWriteTimeUtc(file));
+            if (immutable || address.StartsWith(PlanBook.FilesFolder, StringComparison.Ordinal)) response.Headers.ContentSecurityPolicy = PicturePolicy;
+            return Results.File(file, FigureMime.OfName(address), lastModified: File.GetLastWriteTimeUtc(file), enableRangeProcessing: true);
         }
         var page = address.TrimEnd('/');
         if (live.PathOf(page.Length == 0 ? "index.html" : page + "/index.html") is not { } index) return Results.Text("There is no page at this address.", statusCode: 404);
@@ -152,6 +164,8 @@ internal static class FigureMime
 {
     public static string Of(OutputFormat format) => Dekoro.Publishing.Views.FigureView.MimeOf(format);
 
+    private static readonly FileExtensionContentTypeProvider Types = new();
+
     public static string OfName(string name) => Path.GetExtension(name) switch
     {
         ".html" => "text/html; charset=utf-8",
@@ -159,6 +173,7 @@ internal static class FigureMime
         ".woff2" => "font/woff2",
         ".jpg" => "image/jpeg",
         ".svg" => "image/svg+xml",
-        var ending => "image/" + ending.TrimStart('.'),
+        ".avif" => "image/avif",
+        _ => Types.TryGetContentType(name, out var type) ? type : "application/octet-stream",
     };
 }

@@ -7,7 +7,9 @@ namespace Dekoro.Server.Http;
 /// <param name="State">running, done or failed.</param>
 public sealed record Job(string Id, string State, PublishProgress Progress, Published? Result);
 
-public sealed record PublishPreview(IReadOnlyList<PageChange> Pages, int Changes);
+/// <param name="OtherFiles">Addresses at which a file that is no picture comes, changes or goes.</param>
+/// <param name="Changes">Of pages and of other files.</param>
+public sealed record PublishPreview(IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles, int Changes);
 
 internal static class PublishEndpoints
 {
@@ -23,8 +25,8 @@ internal static class PublishEndpoints
 
     private static PublishPreview Preview(Publisher publisher)
     {
-        var pages = publisher.Changes();
-        return new(pages, pages.Count(p => p.Change != "same"));
+        var (pages, others) = publisher.Changes();
+        return new(pages, others, pages.Count(p => p.Change != "same") + others.Count);
     }
 
     private static Results<Ok<IReadOnlyList<LadderLook>>, ProblemHttpResult> Ladders(Looking looking, string? against = null)

@@ -44,11 +44,11 @@ public sealed record Scales(
     IReadOnlyList<IReadOnlyList<double>> Warmth, IReadOnlyList<IReadOnlyList<double>> ColourMatrix, IReadOnlyList<IReadOnlyList<double>> SharpenKernel);
 
 /// <summary>What a picture under edits is, without keeping it.</summary>
-/// <param name="Frame">What a cut is drawn on: the edited picture before its cut.</param>
+/// <param name="FrameWidth">Of what a cut is drawn on, the edited picture before its cut: px of the original.</param>
 /// <param name="Map">From px of the original to px of the edited picture, as CSS writes a matrix.</param>
-/// <param name="FrameMap">The same to px of the frame.</param>
+/// <param name="FrameMap">The same to px of what a cut is drawn on.</param>
 public sealed record RoomLook(
-    EditsLook Edits, int Width, int Height, Box Frame, PictureMap Map, PictureMap FrameMap, Box? Keep,
+    EditsLook Edits, int Width, int Height, double FrameWidth, double FrameHeight, PictureMap Map, PictureMap FrameMap, Box? Keep,
     IReadOnlyList<CutInUse> Cuts, IReadOnlyList<ShapeLook> Shapes);
 
 /// <summary>All a room needs when a picture is opened in it.</summary>
@@ -70,6 +70,7 @@ internal static class RoomEndpoints
         api.MapGet("/files/{id}/room", Open).WithSummary("A picture with its versions and every cut in use.");
         api.MapPost("/files/{id}/room/look", LookAt).WithSummary("What a picture under edits would be, without keeping it.");
         api.MapPost("/files/{id}/room/turn", Turn).WithSummary("Edits turned by quarters or mirrored, as they are seen.");
+        api.MapPost("/files/{id}/room/cut", CutToShape).WithSummary("Edits cut to the largest window of a shape, about the middle of the cut there is.");
         api.MapGet("/files/{id}/room/even", Even).WithSummary("Light, contrast and warmth that would even the picture out.");
         api.MapGet("/files/{id}/room/guess", Guess).WithSummary("A first guess of what must stay in view.");
         api.MapPost("/files/{id}/versions", Keep).WithSummary("Keeps a version and uses it everywhere.");
@@ -117,6 +118,21 @@ internal static class RoomEndpoints
     {
         if (Read(edits) is not { } read) return NoEdits();
         return TypedResults.Ok(Written(quarters == 0 ? read.Mirrored() : read.Turned(quarters)));
+    }
+
+    private static Results<Ok<EditsLook>, ProblemHttpResult> CutToShape(string id, string shape, EditsLook edits, Workspace workspace)
+    {
+        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        if (Read(edits) is not { } read) return NoEdits();
+        if (!AspectRatio.TryParse(shape, out var ratio)) return Problems.Of(400, "A shape is a width over a height, as in 3:2.", "shape");
+        try
+        {
+            return TypedResults.Ok(Written(read.CutTo(ratio, asset.OriginalSize)));
+        }
+        catch (ArgumentOutOfRangeException)
+        {
+            return NoEdits();
+        }
     }
 
     private static Results<Ok<AdjustmentsLook>, ProblemHttpResult> Even(string id, Workspace workspace)
@@ -212,7 +228,7 @@ internal static class RoomEndpoints
         var layout = new PageLayout(workspace.Style.Current);
         var (fw, fh) = edits.FrameOf(asset.OriginalSize);
         var frame = edits.CutTo(Edits.None.Window);
-        return new(Written(edits), size.Width, size.Height, new(0, 0, fw, fh), edits.MapFrom(asset.OriginalSize), frame.MapFrom(asset.OriginalSize), keep is { } k ? Written(k) : null,
+        return new(Written(edits), size.Width, size.Height, fw, fh, edits.MapFrom(asset.OriginalSize), frame.MapFrom(asset.OriginalSize), keep is { } k ? Written(k) : null,
             [
                 .. book.PlacesByPicture()[asset.Id].Select(p =>
                 {

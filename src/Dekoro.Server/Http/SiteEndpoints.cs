@@ -41,9 +41,9 @@ internal static class SiteEndpoints
             new(FigureSize.ByPx.Least, FigureSize.ByPx.Most, DocumentReader.NarrowestShape, DocumentReader.WidestShape), live.IsThere);
     }
 
-    private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, HttpRequest request)
+    private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)
     {
-        var site = new SiteAddresses(workspace.Pages.All().ToDictionary(p => p.Id, p => p.Path), new HashSet<string> { request.Host.Value ?? "" });
+        var site = new SiteAddresses(workspace.Pages.All().ToDictionary(p => p.Id, p => p.Path), new HashSet<string> { request.Host.Value ?? "" }) { FileById = book.DownloadNames() };
         var reading = LinkReader.Read(typed, site);
         return TypedResults.Ok(new LinkLook(reading.Link?.Written, reading.Repair, reading.Error));
     }

@@ -17,6 +17,7 @@ public sealed record Fetched(Uri Address, string MediaType, Stream Content);
 public sealed class Fetching : IDisposable
 {
     private const int MostRedirects = 5;
+    /// <summary>For the answer to begin, and again for all of it to come.</summary>
     private static readonly TimeSpan MostTime = TimeSpan.FromSeconds(30);
 
     private readonly StandInDesk _standIns;
@@ -67,7 +68,7 @@ public sealed class Fetching : IDisposable
                 answer.Dispose();
                 throw TooLarge(address, mostBytes);
             }
-            return new(address, answer.Content.Headers.ContentType?.MediaType ?? "", new LimitedStream(await answer.Content.ReadAsStreamAsync(stop), mostBytes, () => TooLarge(address, mostBytes)));
+            return new(address, answer.Content.Headers.ContentType?.MediaType ?? "", new LimitedStream(await answer.Content.ReadAsStreamAsync(stop), address, mostBytes));
         }
         throw new NotFetchedException($"This address leads on and on without arriving (more than {MostRedirects} times): open it in a browser, and give the address it ends at.");
     }
@@ -77,16 +78,7 @@ public sealed class Fetching : IDisposable
     {
         await using var content = (await GetAsync(address, stop, mostBytes)).Content;
         using var all = new MemoryStream();
-        using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop);
-        timed.CancelAfter(MostTime);
-        try
-        {
-            await content.CopyToAsync(all, timed.Token);
-        }
-        catch (Exception e) when (e is IOException or HttpRequestException or OperationCanceledException && !stop.IsCancellationRequested)
-        {
-            throw new NotFetchedException($"{address.Host} stopped answering in the middle: try it again later.", e);
-        }
+        await content.CopyToAsync(all, stop);
         return all.ToArray();
     }
 
@@ -137,15 +129,24 @@ public sealed class Fetching : IDisposable
     private static NotFetchedException TooLarge(Uri address, long mostBytes) =>
         new($"What {address.Host} gives at this address is larger than {mostBytes >> 20} MB: save a smaller copy and add that.");
 
-    /// <summary>Breaks off where a server sends more than is taken, whatever it said before.</summary>
-    private sealed class LimitedStream(Stream inner, long most, Func<Exception> tooLarge) : Stream
+    /// <summary>Breaks off where a server sends more than is taken, whatever it said before, or takes too long over it.</summary>
+    private sealed class LimitedStream(Stream inner, Uri address, long mostBytes) : Stream
     {
+        private readonly CancellationTokenSource _clock = new(MostTime);
         private long _read;
 
         public override async ValueTask<int> ReadAsync(Memory<byte> buffer, CancellationToken cancellationToken = default)
         {
-            var n = await inner.ReadAsync(buffer, cancellationToken);
-            return (_read += n) <= most ? n : throw tooLarge();
+            using var either = CancellationTokenSource.CreateLinkedTokenSource(cancellationToken, _clock.Token);
+            try
+            {
+                var n = await inner.ReadAsync(buffer, either.Token);
+                return (_read += n) <= mostBytes ? n : throw TooLarge(address, mostBytes);
+            }
+            catch (Exception e) when (e is IOException or HttpRequestException or OperationCanceledException && !cancellationToken.IsCancellationRequested)
+            {
+                throw new NotFetchedException($"{address.Host} stopped answering in the middle: try it again later.", e);
+            }
         }
 
         public override Task<int> ReadAsync(byte[] buffer, int offset, int count, CancellationToken cancellationToken) => ReadAsync(buffer.AsMemory(offset, count), cancellationToken).AsTask();
@@ -159,6 +160,12 @@ public sealed class Fetching : IDisposable
         public override long Seek(long offset, SeekOrigin origin) => throw new NotSupportedException();
         public override void SetLength(long value) => throw new NotSupportedException();
         public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
-        protected override void Dispose(bool disposing) { if (disposing) inner.Dispose(); base.Dispose(disposing); }
+
+        protected override void Dispose(bool disposing)
+        {
+            if (disposing) inner.Dispose();
+            if (disposing) _clock.Dispose();
+            base.Dispose(disposing);
+        }
     }
 }

@@ -19,7 +19,7 @@ internal static class Importing
             await using var content = file.OpenRead();
             var under = Path.GetRelativePath(folder.FullName, file.DirectoryName!);
             var taken = await takingIn.TakeAsync(file.Name, content, new Words(Folder: under == "." ? "" : under), stop);
-            if (taken.Id is null) refused++;
+            if (taken.IsRefused) refused++;
             Console.WriteLine(taken switch
             {
                 { Error: { } error } => $"{taken.Name}: {error}",

@@ -6,13 +6,16 @@ public sealed class Leaving(Workspace workspace, PlanBook book, TimeProvider clo
     /// <summary>For how long a picture that was taken away can be put back.</summary>
     public const int WaitDays = 30;
 
-    /// <returns>How many pictures went.</returns>
+    /// <returns>How many pictures and other files went.</returns>
     public int RemoveWhatHasWaited()
     {
         var used = book.PlacesByPicture().Select(p => p.Key).ToList();
         var files = workspace.Assets.RemoveAwaySince(clock.GetUtcNow().AddDays(-WaitDays), used);
         foreach (var hash in files.Where(h => workspace.Assets.FindByHash(h) is null)) workspace.Files.Forget(hash);
-        return files.Count;
+        var linked = book.LinksByDownload().Select(l => l.Key).ToHashSet();
+        var downloads = workspace.Downloads.RemoveAwaySince(clock.GetUtcNow().AddDays(-WaitDays), linked);
+        foreach (var hash in downloads) workspace.Files.Forget(hash);
+        return files.Count + downloads.Count;
     }
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)

@@ -12,6 +12,9 @@ namespace Dekoro.Server.Work;
 /// <summary>Brings what is stored to Core's planner: pages as sources, pictures as facts, the site as addresses.</summary>
 public sealed class PlanBook(Workspace workspace)
 {
+    /// <summary>Where the other files stand on the public site.</summary>
+    public const string FilesFolder = "files/";
+
     private readonly ConcurrentDictionary<(string Page, long Version), Document> _documents = new();
 
     /// <summary>The draft of a page as the planner takes it.</summary>
@@ -34,7 +37,7 @@ public sealed class PlanBook(Workspace workspace)
         var pictures = workspace.Assets.FindMany([.. sources.SelectMany(s => s.Document.Figures).Select(f => f.AssetId).Distinct()])
             .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
         var layout = new PageLayout(style);
-        return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()),
+        return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()) { FileById = DownloadNames() },
             [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))]);
     }
 
@@ -54,6 +57,15 @@ public sealed class PlanBook(Workspace workspace)
             .Select(a => new { a.Id, a.Facts.Edition, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
         return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures });
     }
+
+    /// <summary>Addresses of the other files on the public site, from its root, by id; what is taken away has none.</summary>
+    public IReadOnlyDictionary<string, string> DownloadNames() => Download.PublicNames(workspace.Downloads.All().Where(d => d.AwaySince is null).Select(d => d.Facts))
+        .ToDictionary(n => n.Key, n => FilesFolder + n.Value);
+
+    /// <summary>The pages whose drafts link to each of the other files, be it there or taken away.</summary>
+    public ILookup<string, PageRow> LinksByDownload() => workspace.Pages.All()
+        .SelectMany(page => TextRuns.LinksIn(DocumentOf(page)).Where(l => l.StartsWith(Link.File.Scheme, StringComparison.Ordinal)).Select(l => (FileId: l[Link.File.Scheme.Length..], Page: page)))
+        .ToLookup(l => l.FileId, l => l.Page);
 
     public IReadOnlyList<PageRow> PublicPages() => [.. workspace.Pages.All().Where(p => p.IsOn)];
 

@@ -1,6 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 using Dekoro.Core.Documents;
+using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
 using Dekoro.Publishing;
 using Dekoro.Storage;
@@ -21,18 +22,36 @@ public sealed record Published(string Release, int Pages, int PicturesMade, int 
 /// <summary>Plans every public page, makes the files the plans ask for, renders, and puts the whole live in one step.</summary>
 public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker maker, Renderer renderer, LiveSite live, TimeProvider clock)
 {
+    /// <summary>Name of the setting that holds which other files the public site was last made with.</summary>
+    private const string PublishedFiles = "published-files";
+
     private readonly SemaphoreSlim _one = new(1);
 
-    /// <summary>Per page, what would change on the public site; pages first, then posts.</summary>
-    public IReadOnlyList<PageChange> Changes()
+    /// <summary>
+    /// Per page, what would change on the public site, pages first, then posts; and the addresses at which a file that is no picture comes,
+    /// changes or goes.
+    /// </summary>
+    public (IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles) Changes()
     {
         var facts = book.Facts();
-        return
-        [
-            .. workspace.Pages.All().Where(p => p.IsOn || p.Published is not null).Select(page => new PageChange(page.Id, page.Title, page.Path,
-                book.StateOf(page) switch { "off" => "off", "draft" => "new", "changed" => "changed", _ => "same" },
-                page.IsOn ? [.. PagePlanner.Plan(book.SourceOf(page), facts).Notices.Select(n => n.Sentence)] : [])),
-        ];
+        var plans = book.PublicPages().Select(p => PagePlanner.Plan(book.SourceOf(p), facts)).ToDictionary(p => p.Page.Id);
+        var now = OtherFiles(plans.Values, facts);
+        var published = workspace.Settings.Get(PublishedFiles) is { } json ? Json.Read<Dictionary<string, string>>(json) : [];
+        return (
+            [
+                .. workspace.Pages.All().Where(p => p.IsOn || p.Published is not null).Select(page => new PageChange(page.Id, page.Title, page.Path,
+                    book.StateOf(page) switch { "off" => "off", "draft" => "new", "changed" => "changed", _ => "same" },
+                    plans.TryGetValue(page.Id, out var plan) ? [.. plan.Notices.Select(n => n.Sentence)] : [])),
+            ],
+            [.. now.Except(published).Concat(published.Except(now)).Select(f => f.Key).Distinct().Order(StringComparer.Ordinal)]);
+    }
+
+    /// <summary>The hash of each file that is no picture by its public address: those that a public page links to, and those with an address of their own.</summary>
+    private Dictionary<string, string> OtherFiles(IEnumerable<PagePlan> plans, PlanFacts facts)
+    {
+        var linked = plans.SelectMany(p => p.LinksOut).OfType<Link.File>().Select(l => l.FileId).ToHashSet();
+        return workspace.Downloads.All().Where(d => (linked.Contains(d.Id) || d.Facts.HasOwnAddress) && facts.Addresses.FileById.ContainsKey(d.Id))
+            .ToDictionary(d => facts.Addresses.FileById[d.Id], d => d.Sha256);
     }
 
     public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop)
@@ -42,10 +61,11 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         {
             var rows = book.PublicPages();
             var content = rows.ToDictionary(r => r.Id, book.ContentOf);
-            var (files, made) = await BuildAsync(rows, progress, stop);
+            var (files, made, others) = await BuildAsync(rows, progress, stop);
             progress.Report(new(files.Count, files.Count, "Writing the pages."));
             var (release, written) = live.GoLive(files);
             workspace.Pages.MarkPublished(content, clock.GetUtcNow());
+            workspace.Settings.Set(PublishedFiles, Json.Write(others));
             var bytes = files.Values.Sum(f => f.Bytes);
             workspace.Releases.Add(new(release, clock.GetUtcNow(), files.Count, bytes));
             return new(release, rows.Count, made, written, files.Count, bytes);
@@ -59,7 +79,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     /// <summary>The whole site into a folder for any web server; files that are the same already are left alone.</summary>
     public async Task<(int Written, int Files)> ExportAsync(string folder, IProgress<PublishProgress> progress, CancellationToken stop)
     {
-        var (files, _) = await BuildAsync(book.PublicPages(), progress, stop);
+        var (files, _, _) = await BuildAsync(book.PublicPages(), progress, stop);
         return (StaticFolder.Export(folder, files), files.Count);
     }
 
@@ -71,7 +91,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         await MakeAsync(plans, AssetsOf(plans), new Progress<PublishProgress>(), stop);
     }
 
-    private async Task<(IReadOnlyDictionary<string, SiteFile> Files, int Made)> BuildAsync(
+    private async Task<(IReadOnlyDictionary<string, SiteFile> Files, int Made, IReadOnlyDictionary<string, string> Others)> BuildAsync(
         IReadOnlyList<PageRow> rows, IProgress<PublishProgress> progress, CancellationToken stop)
     {
         var facts = book.Facts();
@@ -84,6 +104,8 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             var asset = assets[file.AssetId];
             files["media/" + maker.NameOf(asset, file)] = SiteFile.At(file.IsUnchanged ? workspace.PathOf(asset) : maker.PathOf(maker.NameOf(asset, file)));
         }
+        var others = OtherFiles(plans, facts);
+        foreach (var (address, sha256) in others) files[address] = SiteFile.At(workspace.Files.PathOf(sha256));
         var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
         files["assets/site.css"] = SiteFile.Of(css);
         foreach (var font in Publishing.Assets.Fonts) files["assets/" + font] = SiteFile.Of(Publishing.Assets.Bytes(font));
@@ -94,7 +116,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             var html = await renderer.PageAsync(new PageModel(plan, frame, addresses, PageModel.RootOf(plan.Page.Path), IsProof: false), version);
             files[plan.Page.Path.Length == 0 ? "index.html" : plan.Page.Path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
         }
-        return (files, made);
+        return (files, made, others);
 
         IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>
             Offered(figure).SelectMany(figure.FilesIn).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);

@@ -8,14 +8,18 @@ using Dekoro.Storage;
 namespace Dekoro.Server.Work;
 
 /// <summary>What became of one file that was given.</summary>
-/// <param name="Id">The picture's id; null where it was refused.</param>
+/// <param name="Id">The picture's id; null where it was refused or is no picture.</param>
 /// <param name="WasThere">The same file was in the library already, under this id.</param>
 /// <param name="Note">Something the person should know although the file was taken.</param>
+/// <param name="DownloadId">The id it is kept under where it is no picture.</param>
 /// <param name="Error">A sentence saying why it was refused and what to do.</param>
-public sealed record Taken(string Name, string? Id, bool WasThere = false, string? Note = null, string? Error = null);
+public sealed record Taken(string Name, string? Id, bool WasThere = false, string? Note = null, string? Error = null, string? DownloadId = null)
+{
+    public bool IsRefused => Id is null && DownloadId is null;
+}
 
 /// <summary>Takes files into the library: received, recognised, cleaned, probed, measured, recorded.</summary>
-public sealed class TakingIn(Workspace workspace, Events events, TimeProvider clock)
+public sealed class TakingIn(Workspace workspace, Events events, TimeProvider clock, Person person)
 {
     /// <summary>Decoding is what costs memory; receiving may go on beside it.</summary>
     private readonly SemaphoreSlim _decoding = new(Environment.ProcessorCount);
@@ -27,20 +31,22 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
     /// <param name="words">What is known of it; what is empty is taken from the file.</param>
     public async Task<Taken> TakeAsync(string givenName, Stream content, Words words, CancellationToken stop)
     {
-        var (asset, taken) = await ReadAsync(givenName, content, words, stop);
+        var (asset, taken) = await ReadAsync(givenName, content, words, stop, keepsOthers: true);
         return asset is null ? taken : Record(asset, taken);
     }
 
     /// <summary>All but the record: received, cleaned, probed, measured, its file kept. <see cref="Record"/> it, or let it lie.</summary>
+    /// <param name="keepsOthers">What is no picture but of a known kind is kept at once, as a file to link to.</param>
     /// <returns>No asset where it was refused or was there before.</returns>
-    public async Task<(Asset? Asset, Taken Taken)> ReadAsync(string givenName, Stream content, Words words, CancellationToken stop)
+    public async Task<(Asset? Asset, Taken Taken)> ReadAsync(string givenName, Stream content, Words words, CancellationToken stop, bool keepsOthers = false)
     {
         var name = NameOf(givenName);
         StoredFile? received = null;
         try
         {
-            received = await workspace.Files.ReceiveAsync(content, Limits.MostFileBytes, stop);
+            received = await workspace.Files.ReceiveAsync(content, keepsOthers ? Limits.MostDownloadBytes : Limits.MostFileBytes, stop);
             if (workspace.Assets.FindByHash(received.Sha256) is { } same) return (null, Known(name, same));
+            if (keepsOthers && TypeOf(received, name) is { } type) return (null, RecordDownload(name, received, type, words));
             await _decoding.WaitAsync(stop);
             try
             {
@@ -75,12 +81,47 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         return new(name, same.Id, WasThere: true, Note: "It had been taken away and is back, with all its words.");
     }
 
+    /// <summary>What a file is that is kept although it is no picture; null for pictures and for what is refused.</summary>
+    private static DownloadType? TypeOf(StoredFile received, string name)
+    {
+        var head = new byte[FileKind.BytesNeeded];
+        using var file = File.OpenRead(received.Path);
+        var read = head.AsSpan(0, file.ReadAtLeast(head, head.Length, throwOnEndOfStream: false));
+        return FileKind.Of(read) is null ? DownloadTypes.Of(read, name) : null;
+    }
+
+    private Taken RecordDownload(string name, StoredFile received, DownloadType type, Words words)
+    {
+        if (received.Bytes > Limits.MostDownloadBytes) throw new RefusedFileException($"This file is larger than {Limits.MostDownloadBytes >> 30} GB: put it where large files are kept, and link to its address.");
+        if (workspace.Downloads.FindByHash(received.Sha256) is { } same)
+        {
+            if (same.AwaySince is not null) workspace.Downloads.SetAway(same.Id, null);
+            return new(name, null, WasThere: true, DownloadId: same.Id);
+        }
+        var title = FileNames.SuggestTitle(name) is { Length: > 0 } suggested ? suggested : Path.GetFileNameWithoutExtension(name);
+        var facts = new Download(NewId(), name, type, received.Bytes, words.Title.Length > 0 ? words.Title : title.Length > 0 ? title : name, words.Description, words.Folder, HasOwnAddress: false);
+        workspace.Files.Keep(received);
+        try
+        {
+            workspace.Downloads.Add(new(facts, received.Sha256, clock.GetUtcNow(), person.Now, 1, null));
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode == 19 && workspace.Downloads.FindByHash(received.Sha256) is { } other)
+        {
+            // The same file came twice at the same moment.
+            return new(name, null, WasThere: true, DownloadId: other.Id);
+        }
+        events.Send("library", new { id = facts.Id });
+        return new(name, null, Note: $"Kept among the other files as {type.Name}.", DownloadId: facts.Id);
+    }
+
+    private static string NewId() => RandomNumberGenerator.GetHexString(12, lowercase: true);
+
     /// <summary>Puts a picture that was read into the library.</summary>
     public Taken Record(Asset asset, Taken read)
     {
         try
         {
-            workspace.Assets.Add(asset);
+            workspace.Assets.Add(asset with { AddedBy = person.Now });
         }
         catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode == 19 && workspace.Assets.FindByHash(asset.Sha256) is { } other)
         {
@@ -106,13 +147,13 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         if (kept != received && workspace.Assets.FindByHash(kept.Sha256) is { } same) return (null, Known(name, same));
         var probed = Probe.Read(kept.Path, format);
         var measured = Measure.Read(kept.Path, probed, stop);
-        var id = RandomNumberGenerator.GetHexString(12, lowercase: true);
+        var id = NewId();
         var facts = new PictureFacts(id, name, format, probed.Size, probed.HasAlpha, probed.Frames, kept.Bytes, measured.Bytes, measured.Sharpness, measured.KeepGuess,
             WordsOf(name, given, probed.Embedded));
         if (measured.IsDoubtful) note = "Parts of this file may be damaged: look at it before you place it, and copy it again if they are.";
         workspace.Files.Keep(kept);
         return (new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1,
-            probed.Size, Edits.None, measured.Look), new(name, id, Note: note));
+            probed.Size, Edits.None, measured.Look, Colours: measured.Colours), new(name, id, Note: note));
     }
 
     /// <summary>What is given stands; the rest is taken from inside the file, and the title at last from its name.</summary>
@@ -127,6 +168,7 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
             Description = Or(given.Description, embedded.Description),
             Credit = Or(given.Credit, embedded.Credit),
             Rights = Or(given.Rights, embedded.Rights),
+            Keywords = Or(given.Keywords, embedded.Keywords),
         };
     }
 

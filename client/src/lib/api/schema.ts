@@ -40,6 +40,82 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The patterns that ship with Dekoro. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ShelfList"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes patterns from the shelf into the library. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FileIds"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TakenList"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files": {
         parameters: {
             query?: never;
@@ -286,6 +362,206 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kept searches, by name. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptSearchList"];
+                    };
+                };
+            };
+        };
+        /** Keeps a search line under a name; a name that is there already gets the new line. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["KeptSearch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptSearchList"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/searches/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forgets a kept search; no picture changes. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    name: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptSearchList"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/downloads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Files that are no pictures, newest first; every word must begin a word of theirs. */
+        get: {
+            parameters: {
+                query?: {
+                    query?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DownloadList"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/downloads/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One file, with the pages that link to it and how a text begins. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DownloadDetail"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Changes words, whether it has an address of its own, and whether it is taken away; If-Match names the version it started from. */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DownloadChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DownloadItem"];
+                    };
+                };
+            };
+        };
+        trace?: never;
+    };
     "/api/files/away": {
         parameters: {
             query?: never;
@@ -384,6 +660,46 @@ export interface paths {
             requestBody: {
                 content: {
                     "application/json": components["schemas"]["ManyChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ManyChanged"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/each": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes the words of several pictures in one step, each in its own way. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EachChange"];
                 };
             };
             responses: {
@@ -576,6 +892,50 @@ export interface paths {
             parameters: {
                 query: {
                     quarters: number;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EditsLook"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EditsLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/room/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Edits cut to the largest window of a shape, about the middle of the cut there is. */
+        post: {
+            parameters: {
+                query: {
+                    shape: string;
                 };
                 header?: never;
                 path: {
@@ -1875,6 +2235,46 @@ export interface components {
             look: components["schemas"]["ThroughLook"];
             remedy: null | components["schemas"]["Remedy"];
         };
+        DownloadChange: {
+            title?: null | string;
+            description?: null | string;
+            folder?: null | string;
+            hasOwnAddress?: null | boolean;
+            isAway?: null | boolean;
+        };
+        DownloadDetail: {
+            file: components["schemas"]["DownloadItem"];
+            text: null | string;
+        };
+        DownloadItem: {
+            id: string;
+            fileName: string;
+            kind: components["schemas"]["DownloadKind"];
+            typeName: string;
+            mediaType: string;
+            /** Format: int64 */
+            bytes: number;
+            title: string;
+            description: string;
+            folder: string;
+            hasOwnAddress: boolean;
+            address: string;
+            link: string;
+            isPublic: boolean;
+            standsIn: components["schemas"]["LinkingPage"][];
+            /** Format: date-time */
+            addedAt: string;
+            addedBy: string;
+            /** Format: int64 */
+            version: number;
+            /** Format: date-time */
+            awaySince: null | string;
+        };
+        /** @enum {unknown} */
+        DownloadKind: "pdf" | "sound" | "video" | "archive" | "office" | "text";
+        DownloadList: {
+            items: components["schemas"]["DownloadItem"][];
+        };
         Draft: {
             id: string;
             kind: string;
@@ -1900,6 +2300,9 @@ export interface components {
             state: string;
             /** Format: date-time */
             changedAt: string;
+        };
+        EachChange: {
+            changes: components["schemas"]["OneChange"][];
         };
         EditsLook: {
             /** Format: int32 */
@@ -1949,6 +2352,7 @@ export interface components {
             rights?: null | string;
             folder?: null | string;
             keep?: null | components["schemas"]["KeepArea"];
+            keywords?: null | string;
         };
         FileDetail: {
             file: components["schemas"]["FileItem"];
@@ -1989,6 +2393,8 @@ export interface components {
             awaySince: null | string;
             /** Format: date-time */
             goesOn: null | string;
+            addedBy: string;
+            colours: string[];
             through?: null | components["schemas"]["ThroughLook"];
         };
         FileList: {
@@ -2005,6 +2411,7 @@ export interface components {
             blockId: string;
             size: string;
             shape: null | string;
+            beside: string;
         };
         FileTaken: {
             blockId: string;
@@ -2085,6 +2492,13 @@ export interface components {
             files: components["schemas"]["Taken"][];
             page: null | string;
         };
+        KeptSearch: {
+            name: string;
+            line: string;
+        };
+        KeptSearchList: {
+            searches: components["schemas"]["KeptSearch"][];
+        };
         LadderLook: {
             title: string;
             cut: components["schemas"]["Cut"];
@@ -2104,6 +2518,10 @@ export interface components {
             written: null | string;
             repair: null | string;
             error: null | string;
+        };
+        LinkingPage: {
+            pageId: string;
+            pageTitle: string;
         };
         Look: {
             blocks: components["schemas"]["BlockLook"][];
@@ -2148,6 +2566,12 @@ export interface components {
             sentence: string;
             /** @default false */
             blocks: boolean;
+        };
+        OneChange: {
+            id: string;
+            /** Format: int64 */
+            version: number;
+            change: components["schemas"]["FileChange"];
         };
         PageChange: {
             id: string;
@@ -2246,6 +2670,7 @@ export interface components {
         };
         PublishPreview: {
             pages: components["schemas"]["PageChange"][];
+            otherFiles: string[];
             /** Format: int32 */
             changes: number;
         };
@@ -2293,7 +2718,10 @@ export interface components {
             width: number;
             /** Format: int32 */
             height: number;
-            frame: components["schemas"]["Box"];
+            /** Format: double */
+            frameWidth: number;
+            /** Format: double */
+            frameHeight: number;
             map: components["schemas"]["PictureMap"];
             frameMap: components["schemas"]["PictureMap"];
             keep: null | components["schemas"]["Box"];
@@ -2323,6 +2751,14 @@ export interface components {
             shape: string;
             cut: components["schemas"]["Cut"];
             loss: string;
+        };
+        ShelfItem: {
+            id: string;
+            name: string;
+            hasTransparency: boolean;
+        };
+        ShelfList: {
+            patterns: components["schemas"]["ShelfItem"][];
         };
         SiteLook: {
             name: string;
@@ -2394,6 +2830,8 @@ export interface components {
             wasThere: boolean;
             note?: null | string;
             error?: null | string;
+            downloadId?: null | string;
+            isRefused?: boolean;
         };
         TakenAway: {
             away: string[];
@@ -2456,6 +2894,8 @@ export interface components {
             folder: string;
             /** @default  */
             source: string;
+            /** @default  */
+            keywords: string;
         };
     };
     responses: never;

@@ -95,18 +95,3 @@
   aria-label="Pictures to place"
   onchange={(event) => void desk.placeFiles([...(event.currentTarget.files ?? [])], waiting ?? gap)}
 />
-
-<style>
-  :global(.dk-item) {
-    padding: 4px 12px;
-    min-height: 28px;
-    cursor: pointer;
-    display: flex;
-    align-items: center;
-  }
-  :global(.dk-item[data-highlighted]) {
-    background: var(--color-neutral);
-    color: var(--color-neutral-content);
-    outline: none;
-  }
-</style>

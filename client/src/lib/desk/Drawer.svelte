@@ -5,7 +5,7 @@
   import Search from '@lucide/svelte/icons/search';
   import { proofOf, type FileItem } from '$lib/api/client';
   import { pictures, type Through } from '$lib/api/queries';
-  import { rowsOf, shapeOf } from '$lib/library/rows';
+  import { GrowingRows, shapeOf } from '$lib/library/rows';
   import ThroughWords from '$lib/library/ThroughWords.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
   import { count, weight } from '$lib/ui/words';
@@ -26,7 +26,8 @@
   const found = createInfiniteQuery(() => ({ ...pictures(query.trim(), through), placeholderData: keepPreviousData }));
   const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
   const total = $derived(found.data?.pages[0]?.total ?? 0);
-  const rows = $derived(width > 0 ? rowsOf(items, shapeOf, width - 32, 104, 24) : []);
+  const laid = new GrowingRows<FileItem>(shapeOf, 104, 24);
+  const rows = $derived(width > 0 ? laid.of(items, width - 32) : []);
   const refused = $derived(uploads.list.filter((upload) => upload.state === 'refused'));
 
   const sentence = $derived(
@@ -141,7 +142,7 @@
         </p>
       {/if}
       {#each rows as row, i (i)}
-        <div class="mb-4 flex gap-6">
+        <div class="mb-4 flex items-start gap-6">
           {#each row.items as { item, width: px } (item.id)}
             <button
               class="flex-none cursor-pointer text-left"
@@ -159,8 +160,8 @@
                 draggable="false"
               />
               <span class="mt-1 block truncate">{item.words.title}</span>
-              {#if item.through}<ThroughWords through={item.through} />{:else}<span
-                  class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span
+              {#if item.through}<ThroughWords through={item.through} />{:else}<span class="dk-tabular block text-quiet"
+                  >{item.width} × {item.height}</span
                 >{/if}
             </button>
           {/each}

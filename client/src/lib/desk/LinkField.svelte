@@ -3,11 +3,16 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { pageList } from '$lib/api/queries';
+  import { otherFiles } from '$lib/library/otherFiles';
+  import { weight } from '$lib/ui/words';
 
   let { value, onset, hint }: { value: string; onset: (written: string | null) => void; hint: string } = $props();
   const pages = createQuery(pageList);
   let typed = $state<string | null>(null);
   let reading = $state.raw<Schemas['LinkLook'] | null>(null);
+  const files = createQuery(() => otherFiles(''));
+  const offered = $derived(files.data?.items.filter((file) => !file.awaySince) ?? []);
+  const file = $derived(offered.find((one) => one.link === value));
   const named = $derived(pages.data?.find((page) => `page:${page.id}` === value));
 
   $effect(() => {
@@ -38,7 +43,7 @@
       placeholder="https:// or a page's address"
       autocomplete="off"
       spellcheck="false"
-      value={typed ?? (named ? `/${named.path}` : value)}
+      value={typed ?? (named ? `/${named.path}` : file ? `/${file.address}` : value)}
       oninput={(event) => (typed = event.currentTarget.value)}
     />
     <button class="dk-button" disabled={!typed}>Set</button>
@@ -53,6 +58,19 @@
     <option value="">choose one</option>
     {#each pages.data ?? [] as page (page.id)}<option value={page.id}>{page.title}</option>{/each}
   </select>
+  {#if offered.length > 0}
+    <label class="dk-label mt-2" for="link-file">or a file of the library</label>
+    <select
+      id="link-file"
+      class="dk-field"
+      value={file?.link ?? ''}
+      onchange={(event) => event.currentTarget.value && void read(event.currentTarget.value)}
+    >
+      <option value="">choose one</option>
+      {#each offered as one (one.id)}<option value={one.link}>{one.title} ({one.typeName}, {weight(one.bytes)})</option
+        >{/each}
+    </select>
+  {/if}
 </form>
 {#if reading?.error}<p class="dk-problem mt-1.5" role="alert">{reading.error}</p>{/if}
 {#if reading?.repair}<p class="mt-1.5 text-soft" role="status">{reading.repair}</p>{/if}

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { proofOf, type Schemas } from '$lib/api/client';
   import { markWords, weight } from '$lib/ui/words';
+  import { wordLabels } from '$lib/library/wordLabels';
   import type { Proposal } from './intake.svelte';
 
   type Typed = Record<string, Partial<Schemas['Words']>>;
@@ -12,9 +13,9 @@
   }: { read: Proposal; typed: Typed; without: Set<string> } = $props();
 
   const columns = [
-    { name: 'title', label: 'Title', width: '24%' },
-    { name: 'alt', label: 'Alt text', width: '36%' },
-    { name: 'credit', label: 'Credit', width: '14%' },
+    { name: 'title', width: '24%' },
+    { name: 'alt', width: '36%' },
+    { name: 'credit', width: '14%' },
   ] as const;
   const saysNothing = (file: Schemas['FileItem']) => file.marks.includes('fileNameAsTitle');
 
@@ -35,7 +36,8 @@
     <tr>
       <th class="w-14 py-1.5 pl-5 font-normal">Take</th>
       <th class="w-28 font-normal">Picture</th>
-      {#each columns as column (column.name)}<th class="font-normal" style:width={column.width}>{column.label}</th
+      {#each columns as column (column.name)}<th class="font-normal" style:width={column.width}
+          >{wordLabels[column.name]}</th
         >{/each}
       <th class="font-normal">File</th>
     </tr>
@@ -64,7 +66,7 @@
               <textarea
                 class="dk-field resize-none"
                 rows="2"
-                aria-label="{column.label} of {called}"
+                aria-label="{wordLabels[column.name]} of {called}"
                 placeholder="What it shows, for those who cannot see it"
                 disabled={without.has(file.id)}
                 value={valueOf(file, column.name)}
@@ -72,7 +74,7 @@
             {:else}
               <input
                 class="dk-field"
-                aria-label="{column.label} of {called}"
+                aria-label="{wordLabels[column.name]} of {called}"
                 placeholder={column.name === 'title' && saysNothing(file) ? `not ${file.words.title}, but …` : ''}
                 disabled={without.has(file.id)}
                 value={valueOf(file, column.name)}

@@ -5,7 +5,7 @@
   import { proofOf, type FileItem } from '$lib/api/client';
   import { count, dayOf, markWords } from '$lib/ui/words';
   import type { Choosing } from './choosing.svelte';
-  import { rowsOf, shapeOf } from './rows';
+  import { GrowingRows, shapeOf } from './rows';
   import ThroughWords from './ThroughWords.svelte';
 
   let {
@@ -33,15 +33,17 @@
     return twin ? `twin of ${twin.words.title}` : 'twin';
   };
   const gap = 24;
-  const wordsHeight = $derived(items.some((item) => item.through) ? 112 : 92);
+  // Either all are looked at through a place, or none.
+  const wordsHeight = $derived(items[0]?.through ? 112 : 92);
   let scroller = $state<HTMLElement>();
   let width = $state(0);
-  const rows = $derived(width > 0 ? rowsOf(items, shapeOf, width - 40, 150, gap) : []);
+  const laid = new GrowingRows<FileItem>(shapeOf, 150, gap);
+  const rows = $derived(width > 0 ? laid.of(items, width - 40) : []);
   const virtualizer = createVirtualizer<HTMLElement, HTMLElement>({
     count: 0,
     getScrollElement: () => scroller ?? null,
     estimateSize: () => 226,
-    overscan: 3,
+    overscan: 1,
     paddingStart: 20,
     paddingEnd: 20,
   });

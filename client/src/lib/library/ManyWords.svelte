@@ -3,6 +3,7 @@
   import { answer, api, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
+  import { wordLabels } from '$lib/library/wordLabels';
   import { count } from '$lib/ui/words';
 
   let {
@@ -11,16 +12,11 @@
     folders,
     ondone,
   }: { open: boolean; items: FileItem[]; folders: string[]; ondone: (sentence: string) => void } = $props();
-  const fields = [
-    { name: 'folder', label: 'Folder' },
-    { name: 'credit', label: 'Credit' },
-    { name: 'rights', label: 'Rights' },
-    { name: 'caption', label: 'Caption' },
-  ] as const;
-  let name = $state<(typeof fields)[number]['name']>('folder');
+  const fields = ['folder', 'credit', 'rights', 'caption', 'keywords'] as const;
+  let name = $state<(typeof fields)[number]>('folder');
   let value = $state('');
   let problem = $state('');
-  const label = $derived(fields.find((field) => field.name === name)?.label ?? '');
+  const label = $derived(wordLabels[name]);
   const changed = $derived(items.filter((item) => item.words[name] !== value.trim()));
 
   async function change() {
@@ -42,7 +38,7 @@
     <label class="block"
       ><span class="dk-label">What</span>
       <select class="dk-field w-32" bind:value={name}>
-        {#each fields as field (field.name)}<option value={field.name}>{field.label}</option>{/each}
+        {#each fields as field (field)}<option value={field}>{wordLabels[field]}</option>{/each}
       </select></label
     >
     <label class="block flex-1"

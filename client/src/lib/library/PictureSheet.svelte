@@ -7,6 +7,7 @@
   import Group from '$lib/ui/Group.svelte';
   import SwapSheet from './SwapSheet.svelte';
   import KeepBox from '$lib/ui/KeepBox.svelte';
+  import { wordLabels } from '$lib/library/wordLabels';
   import { count, dayOf, markWords, weight } from '$lib/ui/words';
 
   let { id, folders, onclose }: { id: string; folders: string[]; onclose: () => void } = $props();
@@ -14,12 +15,13 @@
   const picture = createQuery(() => onePicture(id));
   const file = $derived(picture.data?.file);
   const fields = [
-    { name: 'title', label: 'Title', rows: 1 },
-    { name: 'alt', label: 'Alt text', rows: 2, hint: 'What the picture shows, for those who cannot see it.' },
-    { name: 'caption', label: 'Caption', rows: 2 },
-    { name: 'description', label: 'Description', rows: 2 },
-    { name: 'credit', label: 'Credit', rows: 1 },
-    { name: 'folder', label: 'Folder', rows: 1 },
+    { name: 'title', rows: 1 },
+    { name: 'alt', rows: 2, hint: 'What the picture shows, for those who cannot see it.' },
+    { name: 'caption', rows: 2 },
+    { name: 'description', rows: 2 },
+    { name: 'credit', rows: 1 },
+    { name: 'folder', rows: 1 },
+    { name: 'keywords', rows: 1, hint: 'With commas between.' },
   ] as const;
   let typed = $state<Partial<Schemas['Words']>>({});
   let problem = $state('');
@@ -107,6 +109,7 @@
         </p>
         {#if file.marks.length > 0}<p class="text-soft">{file.marks.map((mark) => markWords[mark]).join(' · ')}</p>{/if}
         <p class="truncate text-quiet" title={file.fileName}>{file.fileName}</p>
+        {#if file.addedBy}<p class="truncate text-quiet">Added by {file.addedBy}, {dayOf(file.addedAt)}</p>{/if}
         {#if file.words.source}<p class="truncate text-quiet" title={file.words.source}>{file.words.source}</p>{/if}
       </div>
       <button class="dk-button bare" onclick={onclose} aria-label="Close the picture's sheet"><X size={16} /></button>
@@ -124,7 +127,7 @@
     </Group>
     <Group name="Words" value={file.words.title} bind:open={wordsOpen}>
       {#each fields as field (field.name)}
-        <label class="dk-label mt-2" for="word-{field.name}">{field.label}</label>
+        <label class="dk-label mt-2" for="word-{field.name}">{wordLabels[field.name]}</label>
         {#if field.rows === 1}
           <input
             id="word-{field.name}"

@@ -1,18 +1,20 @@
 <!-- A pass over pictures, one at a time, for their words; worked by keys alone. -->
 <script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
   import { tick, untrack } from 'svelte';
   import { answer, api, proofOf, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
-  import { queryClient } from '$lib/api/queries';
+  import { onePicture, queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
+  import { wordLabels } from '$lib/library/wordLabels';
   import { count, markWords } from '$lib/ui/words';
 
   let { open = $bindable(), items }: { open: boolean; items: FileItem[] } = $props();
   type Name = 'title' | 'alt' | 'caption' | 'credit';
-  const fields: { name: Name; label: string; rows: number }[] = [
-    { name: 'title', label: 'Title', rows: 1 },
-    { name: 'alt', label: 'Alt text', rows: 2 },
-    { name: 'caption', label: 'Caption', rows: 2 },
-    { name: 'credit', label: 'Credit', rows: 1 },
+  const fields: { name: Name; rows: number }[] = [
+    { name: 'title', rows: 1 },
+    { name: 'alt', rows: 2 },
+    { name: 'caption', rows: 2 },
+    { name: 'credit', rows: 1 },
   ];
   let round = $state.raw<FileItem[]>([]);
   let at = $state(0);
@@ -20,6 +22,8 @@
   let keptCount = $state(0);
   let problem = $state('');
   const item = $derived(round[at]);
+  const detail = createQuery(() => ({ ...onePicture(item?.id ?? ''), enabled: open && !!item }));
+  const stands = $derived(detail.data?.standsIn ?? []);
 
   // The round keeps to the pictures it began with, though their marks go as they are mended.
   $effect(() => {
@@ -96,10 +100,20 @@
         <img src={proofOf(item.picture, 640)} alt="" class="max-h-72 w-full object-contain object-top" />
         <p class="mt-2 truncate text-quiet">{item.fileName}</p>
         <p class="text-soft">{item.marks.map((mark) => markWords[mark]).join(' · ')}</p>
+        {#if item.words.folder}<p class="truncate text-quiet">In the folder {item.words.folder}</p>{/if}
+        {#if item.words.description}<p class="mt-1 line-clamp-3 text-quiet">
+            Came with: “{item.words.description}”
+          </p>{/if}
+        {#each stands.slice(0, 2) as place (place.pageId + place.blockId)}
+          <p class="mt-1 line-clamp-4">
+            <span class="text-quiet">On {place.pageTitle}{place.beside ? ', beside:' : ''}</span>
+            {#if place.beside}“{place.beside}”{/if}
+          </p>
+        {/each}
       </div>
       <div class="min-w-0 flex-1">
         {#each fields as field (field.name)}
-          <label class="dk-label mt-1" for="round-{field.name}">{field.label}</label>
+          <label class="dk-label mt-1" for="round-{field.name}">{wordLabels[field.name]}</label>
           {#if field.rows === 1}
             <input
               id="round-{field.name}"

@@ -2,35 +2,49 @@ import type { FileItem } from '$lib/api/client';
 
 export type Row<T> = { items: { item: T; width: number }[]; height: number };
 
-/** Rows of one height each at true shapes, filled from left to right; the last row keeps the wished height. */
-export function rowsOf<T>(
-  items: T[],
-  shapeOf: (item: T) => number,
-  width: number,
-  wishedHeight: number,
-  gap: number,
-): Row<T>[] {
-  const rows: Row<T>[] = [];
-  let row: T[] = [];
-  let shapes = 0;
-  for (const item of items) {
-    // A very wide panorama would leave its row a mere line.
-    const shape = Math.min(4.5, Math.max(0.4, shapeOf(item)));
-    row.push(item);
-    shapes += shape;
-    const height = (width - (row.length - 1) * gap) / shapes;
-    if (height > wishedHeight) continue;
-    rows.push(rowOf(row, shapeOf, height));
-    [row, shapes] = [[], 0];
+/**
+ * Rows of one height each at true shapes, filled from left to right; the last row keeps the wished height. Items that
+ * are added at the end are laid on from where the last full row ended, so that a long library is not laid anew each time.
+ */
+export class GrowingRows<T> {
+  private full: Row<T>[] = [];
+  private laid: T[] = [];
+  private width = 0;
+
+  constructor(
+    private readonly shapeOf: (item: T) => number,
+    private readonly wishedHeight: number,
+    private readonly gap: number,
+  ) {}
+
+  of(items: T[], width: number): Row<T>[] {
+    if (!this.continues(items, width)) [this.full, this.laid, this.width] = [[], [], width];
+    let row: T[] = [];
+    let shapes = 0;
+    for (let i = this.laid.length; i < items.length; i++) {
+      row.push(items[i]!);
+      shapes += clamped(this.shapeOf(items[i]!));
+      const height = (width - (row.length - 1) * this.gap) / shapes;
+      if (height > this.wishedHeight) continue;
+      this.full.push(rowOf(row, this.shapeOf, height));
+      this.laid.push(...row);
+      [row, shapes] = [[], 0];
+    }
+    return row.length > 0 ? [...this.full, rowOf(row, this.shapeOf, this.wishedHeight)] : [...this.full];
   }
-  if (row.length > 0) rows.push(rowOf(row, shapeOf, wishedHeight));
-  return rows;
+
+  private continues(items: T[], width: number) {
+    return width === this.width && this.laid.length <= items.length && this.laid.every((item, i) => item === items[i]);
+  }
 }
+
+/** A very wide panorama would leave its row a mere line. */
+const clamped = (shape: number) => Math.min(4.5, Math.max(0.4, shape));
 
 function rowOf<T>(items: T[], shapeOf: (item: T) => number, height: number): Row<T> {
   return {
     height,
-    items: items.map((item) => ({ item, width: height * Math.min(4.5, Math.max(0.4, shapeOf(item))) })),
+    items: items.map((item) => ({ item, width: height * clamped(shapeOf(item)) })),
   };
 }
 

@@ -63,7 +63,7 @@ class Uploads {
 
   private end(upload: Upload, taken: Schemas['Taken']) {
     this.running--;
-    upload.state = taken.id ? 'done' : 'refused';
+    upload.state = taken.id || taken.downloadId ? 'done' : 'refused';
     upload.id = taken.id;
     upload.sentence = taken.error ?? (taken.wasThere ? 'was in the library already' : (taken.note ?? ''));
     this.ended.get(upload.key)?.(taken.id);

@@ -13,6 +13,8 @@
   const running = $derived(job?.state === 'running');
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
+  const others = $derived(preview.data?.otherFiles ?? []);
+
   // Only opening begins anew: the end of a run must stay to be read.
   $effect(() => {
     if (!open) return;
@@ -53,7 +55,7 @@
       aria-label="Publishing"
     ></progress>
     <p class="mt-2 text-quiet">You can close this and go on working; the public site changes in one step at the end.</p>
-  {:else if changed.length === 0}
+  {:else if changed.length + others.length === 0}
     <p class="text-read">Nothing has changed since the public site was last published.</p>
   {:else}
     <p class="text-quiet">This is what visitors will meet that they do not meet now.</p>
@@ -66,13 +68,16 @@
           {#each page.notices as notice (notice)}<p class="text-soft">{notice}</p>{/each}
         </li>
       {/each}
+      {#each others as address (address)}
+        <li class="py-2">The file at <span class="text-quiet">/{address}</span> comes, changes or goes.</li>
+      {/each}
     </ul>
   {/if}
   {#if problem}<p class="dk-problem mt-3" role="alert">{problem}</p>{/if}
   {#snippet foot()}
     <button class="dk-button" onclick={() => (open = false)}>{job && !running ? 'Done' : 'Not now'}</button>
     {#if !job || running}
-      <button class="dk-button main" disabled={running || changed.length === 0} onclick={publish}>
+      <button class="dk-button main" disabled={running || changed.length + others.length === 0} onclick={publish}>
         {running ? 'Publishing' : 'Publish now'}
       </button>
     {/if}

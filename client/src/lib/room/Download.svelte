@@ -70,6 +70,10 @@
       There are {size.width} px: a larger file would only be blown up.
     </p>{/if}
   {#snippet foot()}
-    <a class="dk-button main" {href} download aria-disabled={wide > size.width}>Download</a>
+    {#if wide > size.width}
+      <button class="dk-button main" disabled>Download</button>
+    {:else}
+      <a class="dk-button main" {href} download>Download</a>
+    {/if}
   {/snippet}
 </Sheet>

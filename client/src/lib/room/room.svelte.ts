@@ -38,6 +38,7 @@ export class Room {
   /** A keep area drawn and not yet kept. */
   private wished: Box | null = null;
   private areaRest: ReturnType<typeof setTimeout> | undefined;
+  private keeping: Promise<void> = Promise.resolve();
   private rest: ReturnType<typeof setTimeout> | undefined;
   private asking = false;
   private askAgain: (() => Schemas['RoomState']) | null = null;
@@ -105,6 +106,14 @@ export class Room {
     );
     if (turned) this.change(turned);
   }
+  async cutToShape(shape: string) {
+    const cut = await this.try(() =>
+      answer(
+        api.POST('/api/files/{id}/room/cut', { params: { path: { id: this.id }, query: { shape } }, body: this.edits }),
+      ),
+    );
+    if (cut) this.change(cut);
+  }
   async even() {
     const even = await this.try(() =>
       answer(api.GET('/api/files/{id}/room/even', { params: { path: { id: this.id } } })),
@@ -137,16 +146,21 @@ export class Room {
     this.asking = false;
   }
 
-  /** Keeps what stands here as a version and uses it everywhere. */
-  async keep() {
+  /** Keeps what stands here as a version and uses it everywhere; one after the other, each a later state of the last. */
+  keep() {
     clearTimeout(this.rest);
+    return (this.keeping = this.keeping.then(() => this.keepNow()));
+  }
+  private async keepNow() {
+    if (!this.isWaiting) return;
     this.saving = true;
+    const sent = this.edits;
     const known = this.versions.map((version) => version.number);
     const kept = await this.try(() =>
       answer(
         api.POST('/api/files/{id}/versions', {
           params: { path: { id: this.id } },
-          body: { edits: this.edits, keep: null, replaces: this.mine },
+          body: { edits: sent, keep: null, replaces: this.mine },
         }),
       ),
     );
@@ -155,11 +169,11 @@ export class Room {
     const now = kept.versions.find((version) => version.isInUse)?.number ?? 0;
     // Back at a version that was there before: the next change begins one of its own.
     this.mine = known.includes(now) ? null : now;
-    this.done(kept, JSON.stringify(kept.look.edits) === JSON.stringify(this.edits));
+    this.done(kept, this.edits === sent);
   }
   /** What is waiting to be kept, kept now. */
   async leave() {
-    if (this.isWaiting) await this.keep();
+    await this.keep();
     if (this.wished) await this.saveArea();
   }
   private get isWaiting() {
@@ -201,7 +215,7 @@ export class Room {
     clearTimeout(this.areaRest);
     const box = this.wished;
     if (!box) return;
-    if (this.isWaiting) await this.keep();
+    await this.keep();
     const kept = await this.try(() =>
       answer(
         api.PATCH('/api/files/{id}', {

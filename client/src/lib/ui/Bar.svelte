@@ -6,6 +6,7 @@
   import { publishPreview, sitePlan } from '$lib/api/queries';
   import PublishSheet from '$lib/publish/PublishSheet.svelte';
   import Mark from './Mark.svelte';
+  import PersonField from './PersonField.svelte';
   import { light } from './theme.svelte';
   import { count } from './words';
 
@@ -37,6 +38,7 @@
     >
       {#if light.now === 'paper'}<Moon size={16} />{:else}<Sun size={16} />{/if}
     </button>
+    <PersonField />
     {#if site.data?.isPublished}<a class="dk-link" href="/live/" target="_blank" rel="noopener">The public site</a>{/if}
     <span class="dk-tabular" aria-live="polite">{changes === 0 ? 'All published' : count(changes, 'change')}</span>
     <button class="dk-button main" onclick={() => (publishing = true)}>Publish</button>

@@ -1,17 +1,22 @@
 <script lang="ts">
   import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { goto } from '$app/navigation';
-  import Plus from '@lucide/svelte/icons/plus';
+  import { page } from '$app/state';
   import { sentenceOf } from '$lib/api/client';
   import { pictures, type Through } from '$lib/api/queries';
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
+  import AddMenu from '$lib/library/AddMenu.svelte';
+  import Filters from '$lib/library/Filters.svelte';
+  import ListView from '$lib/library/ListView.svelte';
   import ContactSheet from '$lib/library/ContactSheet.svelte';
   import PictureSheet from '$lib/library/PictureSheet.svelte';
   import ChosenLine from '$lib/library/ChosenLine.svelte';
   import { Choosing } from '$lib/library/choosing.svelte';
+  import ViewChoice from '$lib/library/ViewChoice.svelte';
   import WordsRound from '$lib/library/WordsRound.svelte';
   import UploadList from '$lib/library/UploadList.svelte';
   import { filesOf, uploads } from '$lib/library/uploads.svelte';
+  import { bundleOf, isWords } from '$lib/intake/bundle';
   import { intake, isReadable } from '$lib/intake/intake.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
   import { count } from '$lib/ui/words';
@@ -20,10 +25,9 @@
   let through = $state.raw<Through | null>(null);
   let chosen = $state<string | null>(null);
   let rounding = $state(false);
+  let asList = $state(page.url.searchParams.has('list'));
   const choosing = new Choosing();
   let over = $state(false);
-  let picker = $state<HTMLInputElement>();
-  let folderPicker = $state<HTMLInputElement>();
   const found = createInfiniteQuery(() => ({ ...pictures(query.trim(), through), placeholderData: keepPreviousData }));
   const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
   const total = $derived(found.data?.pages[0]?.total ?? 0);
@@ -31,17 +35,14 @@
 
   const switches = $derived(found.data?.pages[0]?.switches ?? []);
   const notUnderstood = $derived(found.data?.pages[0]?.notUnderstood ?? []);
-  const groups = $derived([
-    ...new Set(switches.filter((one) => one.group !== 'Waiting' || one.count > 0 || one.isOn).map((one) => one.group)),
-  ]);
-
-  /** Mails and saved pages are looked at first; pictures go straight in. */
-  function takeFiles(files: File[]) {
+  /** Mails, saved pages and bundles are looked at first; pictures go straight in, unless words lie beside them. */
+  async function takeFiles(files: File[]) {
+    if (files.some(isWords)) return intake.files([await bundleOf(files)]);
     const pictures = files.filter((file) => !isReadable(file));
     if (pictures.length > 0) void uploads.add(pictures);
     if (pictures.length < files.length) void intake.files(files.filter(isReadable));
   }
-  const take = async (data: DataTransfer | null) => takeFiles(await filesOf(data));
+  const take = async (data: DataTransfer | null) => void takeFiles(await filesOf(data));
   const holdsFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
 </script>
 
@@ -76,48 +77,18 @@
       <SearchField
         bind:query
         label="Search the library"
-        placeholder="dunes shape:wide unused no-alt since:2026-05 …"
+        placeholder="dunes shape:wide …"
         found={found.data ? count(total, 'picture') : ''}
       />
       <ThroughChoice bind:through />
-      <a class="dk-button" href="/library/in">From elsewhere</a>
-      <button class="dk-button" onclick={() => folderPicker?.click()}>A folder</button>
-      <button class="dk-button" onclick={() => picker?.click()}><Plus size={15} />Add pictures</button>
-      <input
-        bind:this={picker}
-        type="file"
-        multiple
-        hidden
-        aria-label="Add pictures"
-        onchange={(e) => (takeFiles([...(e.currentTarget.files ?? [])]), (e.currentTarget.value = ''))}
-      />
-      <input
-        bind:this={folderPicker}
-        type="file"
-        webkitdirectory
-        hidden
-        aria-label="Add a folder"
-        onchange={(e) => (takeFiles([...(e.currentTarget.files ?? [])]), (e.currentTarget.value = ''))}
-      />
+      <ViewChoice view={asList ? 'list' : 'sheet'} onchange={(view) => (asList = view === 'list')} />
+      <AddMenu onfiles={(files) => void takeFiles(files)} />
     </div>
-    <div class="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-hair bg-base-200 px-5 py-1.5">
-      {#each groups as group (group)}
-        <div class="flex items-center gap-1.5" role="group" aria-label={group}>
-          <span class="text-quiet">{group}</span>
-          {#each switches.filter((one) => one.group === group) as one (one.name)}
-            <button
-              class="dk-button dk-tabular min-h-6"
-              aria-pressed={one.isOn}
-              disabled={one.count === 0 && !one.isOn}
-              onclick={() => (query = one.line)}>{one.name} {one.count}</button
-            >
-          {/each}
-        </div>
-      {/each}
+    <Filters bind:query {switches}>
       <button class="dk-button ml-auto min-h-6" disabled={items.length === 0} onclick={() => (rounding = true)}
         >Words round</button
       >
-    </div>
+    </Filters>
     {#each notUnderstood as sentence (sentence)}
       <p class="border-b border-hair bg-wash px-5 py-1.5" role="status">{sentence}</p>
     {/each}
@@ -132,6 +103,14 @@
               : `No picture answers to “${query.trim()}”. Fewer or shorter words find more: lan finds lantern.`}
           </p>
         </div>
+      {:else if asList}
+        <ListView
+          {items}
+          {chosen}
+          {folders}
+          onchoose={(item) => (chosen = item.id)}
+          onend={() => found.hasNextPage && !found.isFetching && void found.fetchNextPage()}
+        />
       {:else}
         <ContactSheet
           {items}

@@ -136,6 +136,11 @@
           <button class="dk-button"><Archive size={15} />Open</button>
         </form>
       </section>
+      <section aria-labelledby="way-shelf">
+        <h2 id="way-shelf" class="text-read">A shelf of patterns</h2>
+        <p class="mt-1 text-quiet">Patterns and textures that came with Dekoro, half of them see-through.</p>
+        <p class="mt-2"><a class="dk-button" href="/library/shelf">Open the shelf</a></p>
+      </section>
     </div>
   </div>
 </div>

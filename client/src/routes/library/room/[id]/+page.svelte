@@ -56,7 +56,7 @@
   const shown = $derived.by(() => {
     if (!room) return null;
     if (comparing) return { map: identity, width: room.original.width, height: room.original.height };
-    if (cutting) return { map: room.look.frameMap, width: room.look.frame.width, height: room.look.frame.height };
+    if (cutting) return { map: room.look.frameMap, width: room.look.frameWidth, height: room.look.frameHeight };
     return { map: room.look.map, width: room.look.width, height: room.look.height };
   });
   const width = $derived(
@@ -85,18 +85,7 @@
 
   function chooseCut(shape: string) {
     box = shape;
-    if (!room || shape === 'free') return;
-    const [w, h] = shape.split(':').map(Number);
-    if (!w || !h) return;
-    // The largest box of the shape about the middle of the cut there is; the person then draws it where it belongs.
-    const frame = room.look.frame;
-    const now = room.edits.window;
-    const perHeight = w / h / (frame.width / frame.height);
-    const boxWidth = Math.min(1, perHeight);
-    const boxHeight = boxWidth / perHeight;
-    const x = Math.min(1 - boxWidth, Math.max(0, now.x + now.width / 2 - boxWidth / 2));
-    const y = Math.min(1 - boxHeight, Math.max(0, now.y + now.height / 2 - boxHeight / 2));
-    room.change({ ...room.edits, window: { x, y, width: boxWidth, height: boxHeight } });
+    if (shape !== 'free') void room?.cutToShape(shape);
   }
   const cutTo = (window: Box) => room!.change({ ...room!.edits, window });
 

@@ -1,0 +1,229 @@
+<!-- The library as a list whose words are typed in place; cells copied from a spreadsheet are laid over it and kept at one yes. -->
+<script lang="ts">
+  import { createVirtualizer } from '@tanstack/svelte-virtual';
+  import { tick, untrack } from 'svelte';
+  import { answer, api, proofOf, sentenceOf, type FileItem } from '$lib/api/client';
+  import { queryClient } from '$lib/api/queries';
+  import { count } from '$lib/ui/words';
+  import { wordLabels } from './wordLabels';
+  import { before, cellsOf, changesOf, columns, pasted, type Column, type Waiting } from './listing';
+
+  let {
+    items,
+    chosen,
+    folders,
+    onchoose,
+    onend,
+  }: {
+    items: FileItem[];
+    chosen: string | null;
+    folders: string[];
+    onchoose: (item: FileItem) => void;
+    onend: () => void;
+  } = $props();
+
+  let waiting = $state.raw<Waiting>({});
+  let undo = $state.raw<Waiting | null>(null);
+  let said = $state('');
+  let problem = $state('');
+  const waits = $derived(Object.values(waiting).reduce((sum, one) => sum + Object.keys(one).length, 0));
+
+  const rowHeight = 48;
+  let scroller = $state<HTMLElement>();
+  const virtualizer = createVirtualizer<HTMLElement, HTMLElement>({
+    count: 0,
+    getScrollElement: () => scroller ?? null,
+    estimateSize: () => rowHeight,
+    overscan: 6,
+    // Below the head, which stays.
+    paddingStart: 32,
+    scrollPaddingStart: 32,
+  });
+  $effect(() => {
+    const [all, end] = [items, scroller];
+    untrack(() => $virtualizer.setOptions({ count: all.length, getScrollElement: () => end ?? null }));
+  });
+  const visible = $derived($virtualizer.getVirtualItems());
+  $effect(() => {
+    if (items.length > 0 && (visible.at(-1)?.index ?? 0) >= items.length - 12) untrack(onend);
+  });
+
+  const textOf = (item: FileItem, name: Column) => waiting[item.id]?.[name] ?? item.words[name];
+
+  async function keep(change: Waiting, sentence: (n: number) => string) {
+    const changes = changesOf(items, change);
+    if (changes.length === 0) return;
+    [problem, said] = ['', ''];
+    const was = before(items, change);
+    try {
+      const { changed } = await answer(api.POST('/api/files/each', { body: { changes } }));
+      waiting = {};
+      undo = was;
+      const left = changes.length - changed;
+      said = `${sentence(changed)}${left > 0 ? ` ${count(left, 'picture')} had been changed by someone else meanwhile and ${left === 1 ? 'is' : 'are'} as they left it.` : ''}`;
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+  const keepWaiting = () => keep(waiting, (n) => `Words of ${count(n, 'picture')} changed.`);
+  async function putBack() {
+    const back = undo;
+    if (!back) return;
+    await keep(back, () => 'As it was before.');
+    undo = null;
+  }
+
+  function typed(item: FileItem, name: Column, text: string) {
+    if (waits > 0) waiting = { ...waiting, [item.id]: { ...waiting[item.id], [name]: text } };
+    else if (text !== item.words[name]) void keep({ [item.id]: { [name]: text } }, () => 'Kept.');
+  }
+
+  function paste(event: ClipboardEvent, index: number, name: Column) {
+    const cells = cellsOf(event.clipboardData?.getData('text/plain') ?? '');
+    if (!cells) return;
+    event.preventDefault();
+    waiting = { ...waiting, ...pasted(items, index, name, cells) };
+    said = problem = '';
+    undo = null;
+    if (waits === 0) said = 'Nothing changes: these cells hold what is there already.';
+  }
+
+  async function move(event: KeyboardEvent, index: number, name: Column) {
+    const by = { Enter: event.shiftKey ? -1 : 1, ArrowUp: -1, ArrowDown: 1 }[event.key];
+    if (by === undefined || !items[index + by]) return;
+    event.preventDefault();
+    $virtualizer.scrollToIndex(index + by);
+    await tick();
+    requestAnimationFrame(() => {
+      const cell = document.getElementById(`cell-${name}-${items[index + by]!.id}`) as HTMLInputElement | null;
+      cell?.focus();
+      cell?.select();
+    });
+  }
+</script>
+
+<div class="flex h-full flex-col bg-base-200">
+  <div bind:this={scroller} class="min-h-0 flex-1 overflow-auto" role="presentation">
+    <div
+      class="relative min-w-[960px]"
+      style:height="{$virtualizer.getTotalSize()}px"
+      role="table"
+      aria-label="Pictures"
+      aria-rowcount={items.length + 1}
+    >
+      <div
+        class="dk-row sticky top-0 z-10 h-8 items-center border-b border-hair bg-base-200 text-quiet"
+        role="row"
+        aria-rowindex={1}
+      >
+        <span role="columnheader">Picture</span>
+        {#each columns as column (column)}<span role="columnheader" class="px-1.5">{wordLabels[column]}</span>{/each}
+        <span role="columnheader">Size, places</span>
+      </div>
+      {#each visible as line (line.key)}
+        {@const item = items[line.index]}
+        {#if item}
+          <div
+            class="dk-row absolute top-0 right-0 left-0 h-12 items-center border-b border-hair"
+            style:transform="translateY({line.start}px)"
+            role="row"
+            aria-rowindex={line.index + 2}
+          >
+            <span role="cell">
+              <button
+                class="block cursor-pointer"
+                aria-label="Sheet of {item.words.title}"
+                aria-pressed={chosen === item.id}
+                onclick={() => onchoose(item)}
+              >
+                <img
+                  src={proofOf(item.picture, 160)}
+                  alt=""
+                  class="h-9 w-14 object-contain object-left"
+                  decoding="async"
+                />
+              </button>
+            </span>
+            {#each columns as column (column)}
+              <span role="cell" class="min-w-0">
+                <input
+                  id="cell-{column}-{item.id}"
+                  class="dk-cell"
+                  class:dk-waiting={waiting[item.id]?.[column] !== undefined}
+                  aria-label="{wordLabels[column]} of {item.fileName}"
+                  list={column === 'folder' ? 'list-folders' : undefined}
+                  autocomplete="off"
+                  value={textOf(item, column)}
+                  onchange={(event) => typed(item, column, event.currentTarget.value.trim())}
+                  onpaste={(event) => paste(event, line.index, column)}
+                  onkeydown={(event) => void move(event, line.index, column)}
+                />
+              </span>
+            {/each}
+            <span role="cell" class="dk-tabular truncate text-quiet">
+              {item.width} × {item.height} · {item.places === 0 ? 'unused' : count(item.places, 'place')}
+            </span>
+          </div>
+        {/if}
+      {/each}
+    </div>
+  </div>
+  <datalist id="list-folders"
+    >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
+  >
+  <div class="flex min-h-9 flex-none items-center gap-3 border-t border-hair bg-base-100 px-5 py-1.5">
+    <p class="min-w-0 flex-1" role="status">
+      {#if waits > 0}
+        <strong>{count(waits, 'cell')} of {count(Object.keys(waiting).length, 'picture')} would change.</strong> Nothing is
+        kept yet.
+      {:else if said}
+        {said}
+        {#if undo}<button class="dk-link" onclick={() => void putBack()}>Undo</button>{/if}
+      {:else}
+        <span class="text-quiet"
+          >Type in any cell, or paste cells copied from a spreadsheet. Enter and the arrow keys go up and down.</span
+        >
+      {/if}
+      {#if problem}<span class="dk-problem">{problem}</span>{/if}
+    </p>
+    {#if waits > 0}
+      <button class="dk-button" onclick={() => (waiting = {})}>Leave as it was</button>
+      <button class="dk-button main" onclick={() => void keepWaiting()}>Keep {count(waits, 'change')}</button>
+    {/if}
+  </div>
+</div>
+
+<style>
+  .dk-row {
+    display: grid;
+    grid-template-columns:
+      72px minmax(140px, 3fr) minmax(140px, 4fr) minmax(110px, 3fr) minmax(90px, 2fr) minmax(90px, 2fr) minmax(
+        80px,
+        2fr
+      )
+      150px;
+    column-gap: 8px;
+    padding-inline: 20px;
+  }
+  .dk-cell {
+    width: 100%;
+    min-height: 30px;
+    padding-inline: 6px;
+    border: 1px solid transparent;
+    border-radius: 4px;
+    background: transparent;
+    text-overflow: ellipsis;
+  }
+  .dk-cell:hover {
+    border-color: var(--dk-hair-strong);
+  }
+  .dk-cell:focus {
+    background: var(--color-base-100);
+  }
+  /* A cell that would change: a stroke at its left, not colour alone. */
+  .dk-waiting {
+    border-left: 3px solid var(--dk-crop);
+    background: var(--dk-crop-wash);
+  }
+</style>

@@ -1,0 +1,29 @@
+<!-- An address on the public site, to copy. -->
+<script lang="ts">
+  let { path, isPublic }: { path: string; isPublic: boolean } = $props();
+  let said = $state('');
+  const whole = $derived(`${location.origin}/live/${path}`);
+  $effect(() => {
+    void path;
+    said = '';
+  });
+
+  async function copy(event: MouseEvent) {
+    const field = (event.currentTarget as HTMLElement).previousElementSibling as HTMLInputElement;
+    field.select();
+    try {
+      await navigator.clipboard.writeText(whole);
+      said = 'Copied.';
+    } catch {
+      said = 'It is marked: press Ctrl+C to copy it.';
+    }
+  }
+</script>
+
+<div class="mt-2 flex gap-1.5">
+  <input class="dk-field" readonly value={whole} aria-label="Address on the public site" />
+  <button class="dk-button" onclick={copy}>Copy</button>
+</div>
+<p class="mt-1 text-quiet" role="status">
+  {said || (isPublic ? 'It is there once the site is published.' : 'Nothing is at this address yet.')}
+</p>

@@ -1,0 +1,29 @@
+using Dekoro.Core.Links;
+
+namespace Dekoro.Core.Documents;
+
+/// <summary>The runs of text of a page, wherever they stand, and the links written in it.</summary>
+public static class TextRuns
+{
+    /// <returns>Each run with the innermost piece that holds it.</returns>
+    public static IEnumerable<(Block Block, TextRun Run)> In(Block block) => block switch
+    {
+        ParagraphBlock p => p.Inlines.OfType<TextRun>().Select(r => (block, r)),
+        HeadingBlock h => h.Inlines.OfType<TextRun>().Select(r => (block, r)),
+        ListBlock l => l.Items.SelectMany(item => item.SelectMany(In)),
+        QuoteBlock q => q.Blocks.SelectMany(In),
+        _ => [],
+    };
+
+    /// <summary>A figure's link as it would be written in text; null for none, and for its own large file.</summary>
+    public static string? LinkOf(FigureBlock figure) => figure.Link.Kind switch
+    {
+        FigureLinkKind.Page => Link.Page.Scheme + figure.Link.Target,
+        FigureLinkKind.Address => figure.Link.Target,
+        _ => null,
+    };
+
+    /// <summary>Every link of a page as it is written, whether or not it leads anywhere.</summary>
+    public static IEnumerable<string> LinksIn(Document page) =>
+        page.Blocks.SelectMany(In).Select(r => r.Run.Link).Concat(page.Figures.Select(LinkOf)).OfType<string>();
+}
