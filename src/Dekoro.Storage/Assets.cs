@@ -73,6 +73,14 @@ public sealed class Assets(Database database)
         });
     }
 
+    /// <summary>All that a search finds, newest first, by no more than id and size: a hundred thousand are a few megabytes.</summary>
+    public IReadOnlyList<(string Id, PixelSize Size)> Outline(LibraryQuery query, IReadOnlyCollection<string> used)
+    {
+        var (from, parameters) = SearchSql.From(query, used);
+        return database.Read(c => c.All($"SELECT asset.id, width, height {from} ORDER BY added_at DESC, asset.rowid DESC",
+            row => (row.GetString(0), new PixelSize(row.GetInt32(1), row.GetInt32(2))), parameters));
+    }
+
     /// <summary>Adds a picture, and writes down which of the library look the same.</summary>
     public void Add(Asset asset) => database.Write(c =>
     {

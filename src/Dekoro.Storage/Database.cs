@@ -11,8 +11,15 @@ public sealed class Database : IDisposable
     /// <summary>Name in SQL of Core's judgement that a title says nothing to a reader.</summary>
     internal const string SaysNothing = "says_nothing";
 
-    private const long MostMappedBytes = 128L << 20;
+    private const long MostMappedBytes = 64L << 20;
 
+    /// <summary>Every connection maps the file for itself: more readers than processors would only take memory.</summary>
+    private static readonly int MostReaders = Math.Clamp(Environment.ProcessorCount, 2, 4);
+
+    /// <summary>How many reads this thread is inside of: one within another goes ahead, or they could wait for each other.</summary>
+    [ThreadStatic] private static int _depth;
+
+    private readonly SemaphoreSlim _reading = new(MostReaders, MostReaders);
     private readonly string _connectionString;
     private readonly SemaphoreSlim _writing = new(1, 1);
 
@@ -28,8 +35,18 @@ public sealed class Database : IDisposable
 
     public T Read<T>(Func<SqliteConnection, T> read)
     {
-        using var connection = Open();
-        return read(connection);
+        if (_depth == 0) _reading.Wait();
+        _depth++;
+        try
+        {
+            using var connection = Open();
+            return read(connection);
+        }
+        finally
+        {
+            _depth--;
+            if (_depth == 0) _reading.Release();
+        }
     }
 
     /// <summary>Runs in one transaction: all of it is kept, or none.</summary>
@@ -56,6 +73,7 @@ public sealed class Database : IDisposable
     public void Dispose()
     {
         using (var connection = new SqliteConnection(_connectionString)) SqliteConnection.ClearPool(connection);
+        _reading.Dispose();
         _writing.Dispose();
     }
 

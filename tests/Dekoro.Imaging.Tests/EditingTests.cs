@@ -36,9 +36,9 @@ public sealed class EditingTests : IDisposable
                 var (x, y) = ((int)(fx * made.Width), (int)(fy * made.Height));
                 var from = back.Of(x + 0.5, y + 0.5);
                 var pixel = made.Getpoint(x, y);
-                // Within two px of the original.
-                Assert.Equal(from.X, pixel[0] * Size.Width / 255.0, 2.6);
-                Assert.Equal(from.Y, pixel[1] * Size.Height / 255.0, 2.6);
+                // The chart tells places to 1.6 px, and the eight bits of what comes out to as much again.
+                Assert.Equal(from.X, pixel[0] * Size.Width / 255.0, 3.2);
+                Assert.Equal(from.Y, pixel[1] * Size.Height / 255.0, 3.2);
             }
         }, iter: 150, threads: 1);
     }

@@ -352,6 +352,7 @@ test('Pages are made, ordered, switched off and readdressed without losing anyth
   expect((await fetch(`${own.url}/live/shop/`)).status).toBe(404);
   await page.reload();
   await cards.filter({ hasText: 'Shop' }).getByRole('button', { name: 'Switch on' }).click();
+  await expect(cards.filter({ hasText: 'Shop' }).getByRole('button', { name: 'Switch off' })).toBeVisible();
   await publish(own.url);
   expect(await (await fetch(`${own.url}/live/shop/`)).text()).toContain('Buy a kite.');
 

@@ -4,7 +4,8 @@ export default defineConfig({
   testDir: '.',
   outputDir: 'out/results',
   fullyParallel: false,
-  workers: 1,
+  // One file of tests after another on each of two processors; every test that changes anything has a server of its own.
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   globalSetup: './setup.ts',

@@ -46,6 +46,12 @@ public sealed record FileDetail(FileItem File, IReadOnlyList<FileItem> LookAlike
 public sealed record FileList(
     long Total, IReadOnlyList<FileItem> Items, IReadOnlyList<string> Folders, IReadOnlyList<FilterSwitch> Switches, IReadOnlyList<string> NotUnderstood);
 
+/// <summary>The order and shape of all that a search finds: enough to lay it out before any of it is loaded.</summary>
+/// <param name="Shapes">Width over height in thousandths, as drawn: through a place in the place's cut.</param>
+public sealed record FileOutline(IReadOnlyList<string> Ids, IReadOnlyList<int> Shapes);
+
+public sealed record SomeFiles(IReadOnlyList<FileItem> Items);
+
 public sealed record TakenList(IReadOnlyList<Taken> Files);
 
 /// <summary>What is to be different; null leaves a value as it is.</summary>
@@ -63,6 +69,8 @@ internal static class FileEndpoints
     public static void MapFiles(this IEndpointRouteBuilder api)
     {
         api.MapGet("/files", List).WithSummary("Searches the library by words, prefixes and filters, newest first; with a size (and shape) through a place, best first.");
+        api.MapGet("/files/outline", Outline).WithSummary("The order and shape of all that a search finds.");
+        api.MapPost("/files/these", These).WithSummary("Some pictures by id, in the order asked for; ids that are not there are left out.");
         api.MapPost("/files", Add).WithSummary("Takes files in; the answer says for each its id, or why not.").Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
         api.MapGet("/files/{id}", One).WithSummary("One picture, with the places it stands in.");
         api.MapPatch("/files/{id}", Change).WithSummary("Changes words or keep area; If-Match names the version it started from.");
@@ -89,9 +97,10 @@ internal static class FileEndpoints
         }
         else
         {
-            if (PlaceOf(size, shape) is not { } place) return Problems.Of(400, "A place has a size, as in size=half, and perhaps a shape, as in shape=16:9.", "size");
+            if (PlaceOf(size, shape) is not { } place) return NoPlace();
             (var all, total, counts) = workspace.Assets.Search(search, used, 0, int.MaxValue, further);
-            items = Through(all, place.Size, place.Shape, new PageLayout(workspace.Style.Current), places, skip, take);
+            var byId = all.ToDictionary(a => a.Id);
+            items = [.. BestFirst(all, place, workspace).Skip(skip).Take(take).Select(s => ItemOf(byId[s.Picture.Id], places[s.Picture.Id].Count()) with { Through = ThroughOf(s) })];
         }
         if (skip > 0) return TypedResults.Ok(new FileList(total, items, [], [], search.NotUnderstood));
         return TypedResults.Ok(new FileList(total, items, workspace.Assets.Folders(),
@@ -124,19 +133,34 @@ internal static class FileEndpoints
         return new("Waiting", "taken away", search.Turned(away).Written, workspace.Assets.Search(isOn ? search : search.Turned(away), used, 0, 0).Total, isOn);
     }
 
-    private static FileItem[] Through(
-        IReadOnlyList<Asset> all, FigureSize size, AspectRatio? shape, PageLayout layout, ILookup<string, (PageRow Page, FigureBlock Figure)> places, int skip, int take)
+    private static Results<Ok<FileOutline>, ProblemHttpResult> Outline(Workspace workspace, PlanBook book, string? query = null, string? size = null, string? shape = null)
     {
-        var byId = all.ToDictionary(a => a.Id);
-        return
-        [
-            .. LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, size, shape, layout))).Skip(skip).Take(take).Select(s =>
-                ItemOf(byId[s.Picture.Id], places[s.Picture.Id].Count()) with
-                {
-                    Through = ThroughOf(s),
-                }),
-        ];
+        var (search, used) = (LibraryQuery.Read(query), book.PlacesByPicture().Select(p => p.Key).ToHashSet());
+        static int Thousandths(double width, double height) => (int)Math.Round(1000 * width / height);
+        if (string.IsNullOrEmpty(size))
+        {
+            var all = workspace.Assets.Outline(search, used);
+            return TypedResults.Ok(new FileOutline([.. all.Select(f => f.Id)], [.. all.Select(f => Thousandths(f.Size.Width, f.Size.Height))]));
+        }
+        if (PlaceOf(size, shape) is not { } place) return NoPlace();
+        var standings = BestFirst(workspace.Assets.Search(search, used, 0, int.MaxValue).Page, place, workspace).ToList();
+        return TypedResults.Ok(new FileOutline([.. standings.Select(s => s.Picture.Id)], [.. standings.Select(s => Thousandths(s.Cut.Width, s.Cut.Height))]));
     }
+
+    private static Results<Ok<SomeFiles>, ProblemHttpResult> These(FileIds files, Workspace workspace, PlanBook book)
+    {
+        if (files.Ids.Count > MostAtOnce) return Problems.Of(400, $"At most {MostAtOnce} pictures are looked up at once.", "ids");
+        var (found, places, twins) = (workspace.Assets.FindMany(files.Ids).ToDictionary(a => a.Id), book.PlacesByPicture(), workspace.Assets.TwinsOf([.. files.Ids]));
+        return TypedResults.Ok(new SomeFiles([.. files.Ids.Distinct().Where(found.ContainsKey).Select(id => ItemOf(found[id], places[id].Count(), twins[id]))]));
+    }
+
+    private static IEnumerable<Standing> BestFirst(IReadOnlyList<Asset> all, (FigureSize Size, AspectRatio? Shape) place, Workspace workspace)
+    {
+        var layout = new PageLayout(workspace.Style.Current);
+        return LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, place.Size, place.Shape, layout)));
+    }
+
+    private static ProblemHttpResult NoPlace() => Problems.Of(400, "A place has a size, as in size=half, and perhaps a shape, as in shape=16:9.", "size");
 
     internal static ThroughLook ThroughOf(Standing s) => new(s.Cut, s.Loss.InWords(), Looking.FitOf(s.Fits.Phone), Looking.FitOf(s.Fits.Desktop));
 

@@ -16,21 +16,45 @@ export const onePicture = (id: string) => ({
   queryFn: () => answer(api.GET('/api/files/{id}', { params: { path: { id } } })),
 });
 
-const pageSize = 120;
+/** How many pictures are asked for at a time. */
+export const pageSize = 120;
 
 /** A place that pictures are looked at through. */
 export type Through = { size: string; shape: string };
 
-/** The library's pictures for a search, a hundred or so at a time; through a place, best first. */
-export const pictures = (query: string, through: Through | null = null) => ({
-  queryKey: ['files', 'search', query, through],
-  queryFn: ({ pageParam }: { pageParam: number }) =>
-    answer(api.GET('/api/files', { params: { query: { query, skip: pageParam, take: pageSize, ...through } } })),
-  initialPageParam: 0,
-  // Pages of a hundred thousand pictures are not worth comparing one by one.
-  structuralSharing: false,
-  getNextPageParam: (last: { total: number }, all: { items: unknown[] }[]) => {
-    const got = all.reduce((sum, page) => sum + page.items.length, 0);
-    return got < last.total ? got : undefined;
+/** One page of the library's pictures for a search; through a place, best first. What is out of view is soon let go. */
+export const picturePage = (line: string, through: Through | null, number: number) => ({
+  queryKey: ['files', 'search', line, through, number],
+  queryFn: async ({ signal }: { signal: AbortSignal }) => {
+    const query = { query: line, skip: number * pageSize, take: pageSize, ...through };
+    return {
+      ...(await answer(api.GET('/api/files', { params: { query }, signal }))),
+      of: keyOf(line, through),
+      number,
+    };
   },
+  structuralSharing: false,
+  gcTime: number === 0 ? 300_000 : 10_000,
+});
+
+/** The order and shape of all that a search finds. */
+export const outline = (line: string, through: Through | null) => ({
+  queryKey: ['files', 'outline', line, through],
+  queryFn: async ({ signal }: { signal: AbortSignal }) => {
+    const query = { query: line, ...through };
+    return {
+      ...(await answer(api.GET('/api/files/outline', { params: { query }, signal }))),
+      of: keyOf(line, through),
+    };
+  },
+  structuralSharing: false,
+  gcTime: 10_000,
+});
+
+/** Tells what one search answers from what another does. */
+const keyOf = (line: string, through: Through | null) => JSON.stringify([line, through]);
+
+export const thesePictures = (ids: string[]) => ({
+  queryKey: ['files', 'these', ids],
+  queryFn: async () => (await answer(api.POST('/api/files/these', { body: { ids } }))).items,
 });

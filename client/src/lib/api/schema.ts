@@ -184,6 +184,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The order and shape of all that a search finds. */
+        get: {
+            parameters: {
+                query?: {
+                    query?: string;
+                    size?: string;
+                    shape?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["FileOutline"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/these": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Some pictures by id, in the order asked for; ids that are not there are left out. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FileIds"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SomeFiles"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}": {
         parameters: {
             query?: never;
@@ -2405,6 +2485,10 @@ export interface components {
             switches: components["schemas"]["FilterSwitch"][];
             notUnderstood: string[];
         };
+        FileOutline: {
+            ids: string[];
+            shapes: number[];
+        };
         FilePlace: {
             pageId: string;
             pageTitle: string;
@@ -2777,6 +2861,9 @@ export interface components {
         };
         /** @enum {unknown} */
         SizeRole: "third" | "half" | "column" | "wide" | "edge" | null;
+        SomeFiles: {
+            items: components["schemas"]["FileItem"][];
+        };
         StillStanding: {
             id: string;
             title: string;

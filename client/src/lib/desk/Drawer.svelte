@@ -1,11 +1,11 @@
 <!-- The library at the foot of the desk: closed a lip, open half the height, the page stays in view. -->
 <script lang="ts">
-  import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import Search from '@lucide/svelte/icons/search';
   import { proofOf, type FileItem } from '$lib/api/client';
-  import { pictures, type Through } from '$lib/api/queries';
-  import { GrowingRows, shapeOf } from '$lib/library/rows';
+  import type { Through } from '$lib/api/queries';
+  import { find } from '$lib/library/found.svelte';
+  import PictureRows from '$lib/library/PictureRows.svelte';
   import ThroughWords from '$lib/library/ThroughWords.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
   import { count, weight } from '$lib/ui/words';
@@ -13,7 +13,6 @@
 
   let { desk }: { desk: Desk } = $props();
   let query = $state('');
-  let width = $state(0);
   let picker = $state<HTMLInputElement>();
   let field = $state<HTMLInputElement>();
   /** The place that is chosen, unless true shapes are wanted. */
@@ -23,11 +22,10 @@
   });
   let trueShapes = $state(false);
   const through = $derived(desk.drawerOpen && !trueShapes ? place : null);
-  const found = createInfiniteQuery(() => ({ ...pictures(query.trim(), through), placeholderData: keepPreviousData }));
-  const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
-  const total = $derived(found.data?.pages[0]?.total ?? 0);
-  const laid = new GrowingRows<FileItem>(shapeOf, 104, 24);
-  const rows = $derived(width > 0 ? laid.of(items, width - 32) : []);
+  const found = find(
+    () => query.trim(),
+    () => through,
+  );
   const refused = $derived(uploads.list.filter((upload) => upload.state === 'refused'));
 
   const sentence = $derived(
@@ -95,10 +93,10 @@
         onchange={(event) => void desk.placeFiles([...(event.currentTarget.files ?? [])])}
       />
     {:else}
-      <span class="dk-tabular text-quiet">{found.data ? count(total, 'picture') : ''}</span>
+      <span class="dk-tabular text-quiet">{found.head ? count(found.total, 'picture') : ''}</span>
       <span class="h-4 border-l border-hair"></span><span class="text-quiet">lately</span>
       <span class="flex h-6 items-center gap-1">
-        {#each items.slice(0, 7) as item (item.id)}<img
+        {#each found.head?.items.slice(0, 7) ?? [] as item (item.id)}<img
             src={proofOf(item.picture, 160)}
             alt=""
             class="h-6 w-auto"
@@ -125,49 +123,36 @@
     </div>
   {/if}
   {#if desk.drawerOpen}
-    <div
-      bind:clientWidth={width}
-      class="min-h-0 flex-1 overflow-y-auto border-t border-hair bg-base-200 px-4 py-4"
-      onscroll={(event) => {
-        const { scrollTop, scrollHeight, clientHeight } = event.currentTarget;
-        if (scrollHeight - scrollTop - clientHeight < 400 && found.hasNextPage && !found.isFetching)
-          void found.fetchNextPage();
-      }}
-    >
-      {#if found.data && total === 0}
-        <p class="text-read">
-          {query.trim()
-            ? `No picture answers to “${query.trim()}”: try fewer words.`
-            : 'The library is empty: take pictures from this computer, or drop them onto the page.'}
-        </p>
-      {/if}
-      {#each rows as row, i (i)}
-        <div class="mb-4 flex items-start gap-6">
-          {#each row.items as { item, width: px } (item.id)}
-            <button
-              class="flex-none cursor-pointer text-left"
-              style:width="{px}px"
-              draggable="true"
-              ondragstart={(event) => event.dataTransfer?.setData('application/x-dekoro-picture', item.id)}
-              onclick={() => take(item)}
-            >
-              <img
-                src={proofOf(item.picture, 320, item.through?.cut)}
-                alt=""
-                loading="lazy"
-                class="block w-full bg-base-300 object-cover"
-                style:height="{row.height}px"
-                draggable="false"
-              />
-              <span class="mt-1 block truncate">{item.words.title}</span>
-              {#if item.through}<ThroughWords through={item.through} />{:else}<span class="dk-tabular block text-quiet"
-                  >{item.width} × {item.height}</span
-                >{/if}
-            </button>
-          {/each}
-        </div>
-      {/each}
-    </div>
+    {#if found.head && found.total === 0}
+      <p class="border-t border-hair bg-base-200 p-4 text-read">
+        {query.trim()
+          ? `No picture answers to “${query.trim()}”: try fewer words.`
+          : 'The library is empty: take pictures from this computer, or drop them onto the page.'}
+      </p>
+    {/if}
+    <PictureRows {found} rowHeight={104} wordsHeight={through ? 88 : 60} class="min-h-0 flex-1 border-t border-hair">
+      {#snippet cell(item, height)}
+        <button
+          class="block w-full cursor-pointer text-left"
+          draggable="true"
+          ondragstart={(event) => event.dataTransfer?.setData('application/x-dekoro-picture', item.id)}
+          onclick={() => take(item)}
+        >
+          <img
+            src={proofOf(item.picture, 320, item.through?.cut)}
+            alt=""
+            class="block w-full bg-base-300 object-cover"
+            style:height="{height}px"
+            decoding="async"
+            draggable="false"
+          />
+          <span class="mt-1 block truncate">{item.words.title}</span>
+          {#if item.through}<ThroughWords through={item.through} />{:else}<span class="dk-tabular block text-quiet"
+              >{item.width} × {item.height}</span
+            >{/if}
+        </button>
+      {/snippet}
+    </PictureRows>
   {/if}
 </section>
 

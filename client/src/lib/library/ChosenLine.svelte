@@ -1,22 +1,23 @@
 <!-- What can be done with the pictures chosen together; and what was done, with the way back. -->
 <script lang="ts">
-  import { answer, api, sentenceOf, type FileItem } from '$lib/api/client';
-  import { queryClient } from '$lib/api/queries';
+  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
+  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { queryClient, thesePictures } from '$lib/api/queries';
   import { count } from '$lib/ui/words';
   import type { Choosing } from './choosing.svelte';
   import ManyWords from './ManyWords.svelte';
 
-  let {
-    choosing,
-    items,
-    folders,
-    onround,
-  }: { choosing: Choosing; items: FileItem[]; folders: string[]; onround: () => void } = $props();
+  let { choosing, folders, onround }: { choosing: Choosing; folders: string[]; onround: () => void } = $props();
   let changing = $state(false);
   let said = $state('');
   let undoIds = $state.raw<string[]>([]);
   let problem = $state('');
-  const chosen = $derived(items.filter((item) => choosing.ids.has(item.id)));
+  const looked = createQuery(() => ({
+    ...thesePictures([...choosing.ids]),
+    enabled: choosing.ids.size > 0,
+    placeholderData: keepPreviousData,
+  }));
+  const chosen = $derived((looked.data ?? []).filter((item) => choosing.ids.has(item.id)));
   const away = $derived(chosen.filter((item) => item.awaySince));
 
   async function act(work: () => Promise<void>) {
@@ -61,7 +62,7 @@
       {#if choosing.ids.size > 0}<strong>{count(choosing.ids.size, 'picture')} chosen.</strong>{/if}
       {said}
       {#if undoIds.length > 0}<button class="dk-link" onclick={() => putBack(undoIds)}>Put back</button>{/if}
-      {#if problem}<span class="dk-problem">{problem}</span>{/if}
+      {#if problem || looked.error}<span class="dk-problem">{problem || sentenceOf(looked.error)}</span>{/if}
     </p>
     {#if choosing.ids.size > 0}
       <button class="dk-button" onclick={onround}>Words round</button>

@@ -1,26 +1,18 @@
-<!-- Pictures in rows at their true shapes; only the rows in view are in the document. -->
+<!-- The library's pictures at their true shapes, chosen one by one, in a range or in a box. -->
 <script lang="ts">
-  import { createVirtualizer } from '@tanstack/svelte-virtual';
-  import { untrack } from 'svelte';
   import { proofOf, type FileItem } from '$lib/api/client';
   import { count, dayOf, markWords } from '$lib/ui/words';
   import type { Choosing } from './choosing.svelte';
-  import { GrowingRows, shapeOf } from './rows';
+  import type { Found } from './found.svelte';
+  import PictureRows from './PictureRows.svelte';
   import ThroughWords from './ThroughWords.svelte';
 
   let {
-    items,
+    found,
     chosen,
     choosing,
     onchoose,
-    onend,
-  }: {
-    items: FileItem[];
-    chosen: string | null;
-    choosing: Choosing;
-    onchoose: (item: FileItem) => void;
-    onend: () => void;
-  } = $props();
+  }: { found: Found; chosen: string | null; choosing: Choosing; onchoose: (id: string) => void } = $props();
 
   const marksOf = (item: FileItem) =>
     [
@@ -29,50 +21,22 @@
       ...(item.twins.length > 0 ? [twinWords(item)] : []),
     ].join(' · ');
   const twinWords = (item: FileItem) => {
-    const twin = items.find((other) => other.id === item.twins[0]);
+    const twin = found.inView.find((other) => other.id === item.twins[0]);
     return twin ? `twin of ${twin.words.title}` : 'twin';
   };
-  const gap = 24;
   // Either all are looked at through a place, or none.
-  const wordsHeight = $derived(items[0]?.through ? 112 : 92);
+  const wordsHeight = $derived(found.at(0)?.through ? 112 : 92);
   let scroller = $state<HTMLElement>();
-  let width = $state(0);
-  const laid = new GrowingRows<FileItem>(shapeOf, 150, gap);
-  const rows = $derived(width > 0 ? laid.of(items, width - 40) : []);
-  const virtualizer = createVirtualizer<HTMLElement, HTMLElement>({
-    count: 0,
-    getScrollElement: () => scroller ?? null,
-    estimateSize: () => 226,
-    overscan: 1,
-    paddingStart: 20,
-    paddingEnd: 20,
-  });
-  $effect(() => {
-    const [all, end] = [rows, scroller];
-    untrack(() => {
-      $virtualizer.setOptions({
-        count: all.length,
-        getScrollElement: () => end ?? null,
-        estimateSize: (i) => (all[i]?.height ?? 150) + wordsHeight,
-      });
-      $virtualizer.measure();
-    });
-  });
-  const visible = $derived($virtualizer.getVirtualItems());
-  $effect(() => {
-    if (rows.length > 0 && (visible.at(-1)?.index ?? 0) >= rows.length - 3) untrack(onend);
-  });
-
-  const ids = $derived(items.map((item) => item.id));
+  let rows = $state<PictureRows>();
 
   /** Plain: one; Ctrl: one more or less; Shift: all up to there. */
-  function press(event: MouseEvent, item: FileItem) {
-    if (event.shiftKey) choosing.range(ids, item.id);
-    else if (event.ctrlKey || event.metaKey) choosing.turn(item.id);
+  function press(event: MouseEvent, id: string) {
+    if (event.shiftKey) choosing.range(found.ids, id);
+    else if (event.ctrlKey || event.metaKey) choosing.turn(id);
     else {
       choosing.clear();
-      choosing.start(item.id);
-      onchoose(item);
+      choosing.start(id);
+      onchoose(id);
     }
   }
 
@@ -110,81 +74,68 @@
     addEventListener('pointerup', stop, { once: true });
   }
 
-  function step(event: KeyboardEvent, item: FileItem) {
+  async function step(event: KeyboardEvent, index: number) {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-    const next = by ? items[items.indexOf(item) + by] : undefined;
-    if (!next) return;
+    const [id, next] = by ? [found.ids[index], found.ids[index + by]] : [];
+    if (!by || !id || !next) return;
     event.preventDefault();
     if (event.shiftKey) {
-      if (choosing.ids.size === 0) choosing.start(item.id);
-      choosing.range(ids, next.id);
+      if (choosing.ids.size === 0) choosing.start(id);
+      choosing.range(found.ids, next);
     } else onchoose(next);
-    requestAnimationFrame(() => document.getElementById(`picture-${next.id}`)?.focus());
+    (await rows?.reveal(index + by, `picture-${next}`))?.focus();
   }
 </script>
 
-<div
-  bind:this={scroller}
-  bind:clientWidth={width}
-  class="relative h-full overflow-y-auto bg-base-200"
-  role="presentation"
-  onpointerdown={draw}
->
-  {#if box}
-    <div
-      class="pointer-events-none absolute z-20 border border-crop bg-wash"
-      style:left="{box.left}px"
-      style:top="{box.top}px"
-      style:width="{box.width}px"
-      style:height="{box.height}px"
-    ></div>
-  {/if}
-  <div class="relative" style:height="{$virtualizer.getTotalSize()}px" role="list" aria-label="Pictures">
-    {#each visible as line (line.key)}
-      <div class="absolute right-5 left-5 flex gap-6" style:transform="translateY({line.start}px)">
-        {#each rows[line.index]?.items ?? [] as cell (cell.item.id)}
-          {@const item = cell.item}
-          <div role="listitem" style:width="{cell.width}px" class="flex-none">
-            <button
-              id="picture-{item.id}"
-              class="block w-full cursor-pointer text-left"
-              aria-pressed={chosen === item.id || choosing.ids.has(item.id)}
-              data-picture={item.id}
-              onclick={(event) => press(event, item)}
-              onkeydown={(event) => step(event, item)}
-            >
-              <span class="relative block" class:dk-crop={chosen === item.id || choosing.ids.has(item.id)}>
-                {#if choosing.ids.has(item.id)}
-                  <span class="dk-tabular absolute top-1 left-1 z-10 min-w-5 bg-base-100 px-1 text-center font-semibold"
-                    >{choosing.numberOf(item.id)}</span
-                  >
-                {/if}
-                <img
-                  src={proofOf(item.picture, cell.width > 300 ? 640 : 320, item.through?.cut)}
-                  alt=""
-                  style:height="{rows[line.index]?.height}px"
-                  class="block w-full bg-base-300 object-cover"
-                  decoding="async"
-                  draggable="false"
-                />
-              </span>
-              <span class="mt-2 block truncate">{item.words.title}</span>
-              <span class="dk-tabular block text-quiet">
-                {item.width} × {item.height} ·
-                <span class="whitespace-nowrap">{item.places === 0 ? 'unused' : count(item.places, 'place')}</span>
-              </span>
-              {#if item.through}
-                <ThroughWords through={item.through} />
-              {:else if marksOf(item)}
-                <span class="dk-marks block truncate text-soft">{marksOf(item)}</span>
-              {/if}
-            </button>
-          </div>
-        {/each}
-      </div>
-    {/each}
-  </div>
-</div>
+<PictureRows bind:this={rows} bind:scroller {found} {wordsHeight} rowHeight={150} class="h-full" onpointerdown={draw}>
+  {#snippet over()}
+    {#if box}
+      <div
+        class="pointer-events-none absolute z-20 border border-crop bg-wash"
+        style:left="{box.left}px"
+        style:top="{box.top}px"
+        style:width="{box.width}px"
+        style:height="{box.height}px"
+      ></div>
+    {/if}
+  {/snippet}
+  {#snippet cell(item, height, width, index)}
+    <button
+      id="picture-{item.id}"
+      class="block w-full cursor-pointer text-left"
+      aria-pressed={chosen === item.id || choosing.ids.has(item.id)}
+      data-picture={item.id}
+      onclick={(event) => press(event, item.id)}
+      onkeydown={(event) => void step(event, index)}
+    >
+      <span class="relative block" class:dk-crop={chosen === item.id || choosing.ids.has(item.id)}>
+        {#if choosing.ids.has(item.id)}
+          <span class="dk-tabular absolute top-1 left-1 z-10 min-w-5 bg-base-100 px-1 text-center font-semibold"
+            >{choosing.numberOf(item.id)}</span
+          >
+        {/if}
+        <img
+          src={proofOf(item.picture, width > 300 ? 640 : 320, item.through?.cut)}
+          alt=""
+          style:height="{height}px"
+          class="block w-full bg-base-300 object-cover"
+          decoding="async"
+          draggable="false"
+        />
+      </span>
+      <span class="mt-2 block truncate">{item.words.title}</span>
+      <span class="dk-tabular block text-quiet">
+        {item.width} × {item.height} ·
+        <span class="whitespace-nowrap">{item.places === 0 ? 'unused' : count(item.places, 'place')}</span>
+      </span>
+      {#if item.through}
+        <ThroughWords through={item.through} />
+      {:else if marksOf(item)}
+        <span class="dk-marks block truncate text-soft">{marksOf(item)}</span>
+      {/if}
+    </button>
+  {/snippet}
+</PictureRows>
 
 <style>
   .dk-marks::before {

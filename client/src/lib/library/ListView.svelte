@@ -1,29 +1,25 @@
 <!-- The library as a list whose words are typed in place; cells copied from a spreadsheet are laid over it and kept at one yes. -->
 <script lang="ts">
   import { createVirtualizer } from '@tanstack/svelte-virtual';
-  import { tick, untrack } from 'svelte';
+  import { untrack } from 'svelte';
   import { answer, api, proofOf, sentenceOf, type FileItem } from '$lib/api/client';
-  import { queryClient } from '$lib/api/queries';
+  import { queryClient, thesePictures } from '$lib/api/queries';
   import { count } from '$lib/ui/words';
   import { wordLabels } from './wordLabels';
+  import type { Found } from './found.svelte';
   import { before, cellsOf, changesOf, columns, pasted, type Column, type Waiting } from './listing';
 
   let {
-    items,
+    found,
     chosen,
     folders,
     onchoose,
-    onend,
-  }: {
-    items: FileItem[];
-    chosen: string | null;
-    folders: string[];
-    onchoose: (item: FileItem) => void;
-    onend: () => void;
-  } = $props();
+  }: { found: Found; chosen: string | null; folders: string[]; onchoose: (id: string) => void } = $props();
 
   let waiting = $state.raw<Waiting>({});
-  let undo = $state.raw<Waiting | null>(null);
+  /** The pictures that wait, as they were read: what is kept names the version it started from. */
+  let read = $state.raw<FileItem[]>([]);
+  let undo = $state.raw<{ change: Waiting; items: FileItem[] } | null>(null);
   let said = $state('');
   let problem = $state('');
   const waits = $derived(Object.values(waiting).reduce((sum, one) => sum + Object.keys(one).length, 0));
@@ -40,25 +36,29 @@
     scrollPaddingStart: 32,
   });
   $effect(() => {
-    const [all, end] = [items, scroller];
-    untrack(() => $virtualizer.setOptions({ count: all.length, getScrollElement: () => end ?? null }));
+    const [total, end] = [found.ids.length, scroller];
+    untrack(() => $virtualizer.setOptions({ count: total, getScrollElement: () => end ?? null }));
   });
   const visible = $derived($virtualizer.getVirtualItems());
   $effect(() => {
-    if (items.length > 0 && (visible.at(-1)?.index ?? 0) >= items.length - 12) untrack(onend);
+    const [first, last] = [visible[0]?.index ?? 0, visible.at(-1)?.index ?? 0];
+    untrack(() => found.show(first, last + 1));
+  });
+  $effect(() => {
+    if (found.of) scroller?.scrollTo({ top: 0 });
   });
 
   const textOf = (item: FileItem, name: Column) => waiting[item.id]?.[name] ?? item.words[name];
 
-  async function keep(change: Waiting, sentence: (n: number) => string) {
+  async function keep(items: FileItem[], change: Waiting, sentence: (n: number) => string) {
     const changes = changesOf(items, change);
     if (changes.length === 0) return;
     [problem, said] = ['', ''];
     const was = before(items, change);
     try {
       const { changed } = await answer(api.POST('/api/files/each', { body: { changes } }));
-      waiting = {};
-      undo = was;
+      [waiting, read] = [{}, []];
+      undo = { change: was, items: await queryClient.fetchQuery({ ...thesePictures(Object.keys(was)), staleTime: 0 }) };
       const left = changes.length - changed;
       said = `${sentence(changed)}${left > 0 ? ` ${count(left, 'picture')} had been changed by someone else meanwhile and ${left === 1 ? 'is' : 'are'} as they left it.` : ''}`;
       await queryClient.invalidateQueries({ queryKey: ['files'] });
@@ -66,40 +66,50 @@
       problem = sentenceOf(error);
     }
   }
-  const keepWaiting = () => keep(waiting, (n) => `Words of ${count(n, 'picture')} changed.`);
+  const keepWaiting = () => keep(read, waiting, (n) => `Words of ${count(n, 'picture')} changed.`);
   async function putBack() {
     const back = undo;
     if (!back) return;
-    await keep(back, () => 'As it was before.');
+    await keep(back.items, back.change, () => 'As it was before.');
     undo = null;
   }
 
   function typed(item: FileItem, name: Column, text: string) {
-    if (waits > 0) waiting = { ...waiting, [item.id]: { ...waiting[item.id], [name]: text } };
-    else if (text !== item.words[name]) void keep({ [item.id]: { [name]: text } }, () => 'Kept.');
+    if (waits > 0) wait([item], { [item.id]: { ...waiting[item.id], [name]: text } });
+    else if (text !== item.words[name]) void keep([item], { [item.id]: { [name]: text } }, () => 'Kept.');
   }
 
-  function paste(event: ClipboardEvent, index: number, name: Column) {
+  function wait(items: FileItem[], change: Waiting) {
+    waiting = { ...waiting, ...change };
+    read = [...read, ...items.filter((item) => change[item.id] && !read.some((one) => one.id === item.id))];
+  }
+
+  async function paste(event: ClipboardEvent, index: number, name: Column) {
     const cells = cellsOf(event.clipboardData?.getData('text/plain') ?? '');
     if (!cells) return;
     event.preventDefault();
-    waiting = { ...waiting, ...pasted(items, index, name, cells) };
     said = problem = '';
     undo = null;
+    try {
+      const under = await found.load(index, cells.length);
+      wait(under, pasted(under, name, cells));
+    } catch (error) {
+      problem = sentenceOf(error);
+      return;
+    }
     if (waits === 0) said = 'Nothing changes: these cells hold what is there already.';
   }
 
   async function move(event: KeyboardEvent, index: number, name: Column) {
     const by = { Enter: event.shiftKey ? -1 : 1, ArrowUp: -1, ArrowDown: 1 }[event.key];
-    if (by === undefined || !items[index + by]) return;
+    const next = by === undefined ? undefined : found.ids[index + by];
+    if (by === undefined || !next) return;
     event.preventDefault();
     $virtualizer.scrollToIndex(index + by);
-    await tick();
-    requestAnimationFrame(() => {
-      const cell = document.getElementById(`cell-${name}-${items[index + by]!.id}`) as HTMLInputElement | null;
-      cell?.focus();
-      cell?.select();
-    });
+    const cell = () => document.getElementById(`cell-${name}-${next}`) as HTMLInputElement | null;
+    for (let frames = 0; frames < 60 && !cell(); frames++) await new Promise(requestAnimationFrame);
+    cell()?.focus();
+    cell()?.select();
   }
 </script>
 
@@ -110,7 +120,7 @@
       style:height="{$virtualizer.getTotalSize()}px"
       role="table"
       aria-label="Pictures"
-      aria-rowcount={items.length + 1}
+      aria-rowcount={found.ids.length + 1}
     >
       <div
         class="dk-row sticky top-0 z-10 h-8 items-center border-b border-hair bg-base-200 text-quiet"
@@ -122,7 +132,7 @@
         <span role="columnheader">Size, places</span>
       </div>
       {#each visible as line (line.key)}
-        {@const item = items[line.index]}
+        {@const item = found.at(line.index)}
         {#if item}
           <div
             class="dk-row absolute top-0 right-0 left-0 h-12 items-center border-b border-hair"
@@ -135,7 +145,7 @@
                 class="block cursor-pointer"
                 aria-label="Sheet of {item.words.title}"
                 aria-pressed={chosen === item.id}
-                onclick={() => onchoose(item)}
+                onclick={() => onchoose(item.id)}
               >
                 <img
                   src={proofOf(item.picture, 160)}
@@ -156,7 +166,7 @@
                   autocomplete="off"
                   value={textOf(item, column)}
                   onchange={(event) => typed(item, column, event.currentTarget.value.trim())}
-                  onpaste={(event) => paste(event, line.index, column)}
+                  onpaste={(event) => void paste(event, line.index, column)}
                   onkeydown={(event) => void move(event, line.index, column)}
                 />
               </span>
@@ -188,7 +198,7 @@
       {#if problem}<span class="dk-problem">{problem}</span>{/if}
     </p>
     {#if waits > 0}
-      <button class="dk-button" onclick={() => (waiting = {})}>Leave as it was</button>
+      <button class="dk-button" onclick={() => ([waiting, read] = [{}, []])}>Leave as it was</button>
       <button class="dk-button main" onclick={() => void keepWaiting()}>Keep {count(waits, 'change')}</button>
     {/if}
   </div>

@@ -8,7 +8,7 @@
   import { wordLabels } from '$lib/library/wordLabels';
   import { count, markWords } from '$lib/ui/words';
 
-  let { open = $bindable(), items }: { open: boolean; items: FileItem[] } = $props();
+  let { open = $bindable(), ids }: { open: boolean; ids: readonly string[] } = $props();
   type Name = 'title' | 'alt' | 'caption' | 'credit';
   const fields: { name: Name; rows: number }[] = [
     { name: 'title', rows: 1 },
@@ -16,20 +16,20 @@
     { name: 'caption', rows: 2 },
     { name: 'credit', rows: 1 },
   ];
-  let round = $state.raw<FileItem[]>([]);
+  let round = $state.raw<readonly string[]>([]);
   let at = $state(0);
   let typed = $state<Partial<Record<Name, string>>>({});
   let keptCount = $state(0);
   let problem = $state('');
-  const item = $derived(round[at]);
-  const detail = createQuery(() => ({ ...onePicture(item?.id ?? ''), enabled: open && !!item }));
+  const detail = createQuery(() => ({ ...onePicture(round[at] ?? ''), enabled: open && at < round.length }));
+  const item = $derived(detail.data?.file);
   const stands = $derived(detail.data?.standsIn ?? []);
 
   // The round keeps to the pictures it began with, though their marks go as they are mended.
   $effect(() => {
     if (!open) return;
     untrack(() => {
-      round = items;
+      round = ids;
       [at, keptCount, problem] = [0, 0, ''];
       typed = {};
       void focusFirst();
@@ -37,10 +37,13 @@
   });
 
   async function focusFirst() {
+    const id = round[at];
+    if (!id) return;
+    // The words are there before the field that wants them takes the typing.
+    await queryClient.fetchQuery(onePicture(id)).catch((error: unknown) => (problem = sentenceOf(error)));
     await tick();
     // Where the work is: a title that is only the camera's, else the first field that is still empty.
-    const needs = (name: Name) =>
-      name === 'title' ? round[at]?.marks.includes('fileNameAsTitle') : !round[at]?.words[name];
+    const needs = (name: Name) => (name === 'title' ? item?.marks.includes('fileNameAsTitle') : !item?.words[name]);
     const first = fields.find((field) => needs(field.name)) ?? fields[0]!;
     const field = document.getElementById(`round-${first.name}`) as HTMLInputElement | null;
     field?.focus();
@@ -65,14 +68,13 @@
     if (Object.keys(change).length === 0) return true;
     problem = '';
     try {
-      const now = await answer(
+      await answer(
         api.PATCH('/api/files/{id}', {
           params: { path: { id: one.id } },
           headers: { 'If-Match': `"${one.version}"` },
           body: change,
         }),
       );
-      round = round.map((other) => (other.id === now.id ? now : other));
       keptCount++;
       await queryClient.invalidateQueries({ queryKey: ['files'] });
       return true;

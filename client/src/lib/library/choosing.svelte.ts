@@ -9,7 +9,7 @@ export class Choosing {
     return [...this.ids].indexOf(id) + 1;
   }
   /** Everything up to here, from the one chosen last. */
-  range(all: string[], to: string) {
+  range(all: readonly string[], to: string) {
     const [a, b] = [all.indexOf(this.from ?? to), all.indexOf(to)];
     for (const id of all.slice(Math.min(a, b), Math.max(a, b) + 1)) this.ids.add(id);
     if (a > b) this.from = to;

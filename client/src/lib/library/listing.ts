@@ -15,12 +15,12 @@ export function cellsOf(text: string): string[][] | null {
   return Papa.parse<string[]>(trimmed, { delimiter: '\t', quoteChar: '"' }).data;
 }
 
-/** What copied cells change, laid from one cell on to the right and down. */
-export function pasted(items: FileItem[], from: number, column: Column, cells: string[][]): Waiting {
+/** What copied cells change, laid from a cell of the first picture on to the right and down. */
+export function pasted(items: FileItem[], column: Column, cells: string[][]): Waiting {
   const first = columns.indexOf(column);
   const waiting: Waiting = {};
-  cells.slice(0, items.length - from).forEach((row, i) => {
-    const item = items[from + i]!;
+  cells.slice(0, items.length).forEach((row, i) => {
+    const item = items[i]!;
     row.slice(0, columns.length - first).forEach((cell, j) => {
       const name = columns[first + j]!;
       const text = cell.trim();

@@ -1,52 +1,27 @@
 import type { FileItem } from '$lib/api/client';
 
-export type Row<T> = { items: { item: T; width: number }[]; height: number };
-
-/**
- * Rows of one height each at true shapes, filled from left to right; the last row keeps the wished height. Items that
- * are added at the end are laid on from where the last full row ended, so that a long library is not laid anew each time.
- */
-export class GrowingRows<T> {
-  private full: Row<T>[] = [];
-  private laid: T[] = [];
-  private width = 0;
-
-  constructor(
-    private readonly shapeOf: (item: T) => number,
-    private readonly wishedHeight: number,
-    private readonly gap: number,
-  ) {}
-
-  of(items: T[], width: number): Row<T>[] {
-    if (!this.continues(items, width)) [this.full, this.laid, this.width] = [[], [], width];
-    let row: T[] = [];
-    let shapes = 0;
-    for (let i = this.laid.length; i < items.length; i++) {
-      row.push(items[i]!);
-      shapes += clamped(this.shapeOf(items[i]!));
-      const height = (width - (row.length - 1) * this.gap) / shapes;
-      if (height > this.wishedHeight) continue;
-      this.full.push(rowOf(row, this.shapeOf, height));
-      this.laid.push(...row);
-      [row, shapes] = [[], 0];
-    }
-    return row.length > 0 ? [...this.full, rowOf(row, this.shapeOf, this.wishedHeight)] : [...this.full];
-  }
-
-  private continues(items: T[], width: number) {
-    return width === this.width && this.laid.length <= items.length && this.laid.every((item, i) => item === items[i]);
-  }
-}
+/** A row of the pictures from one number up to another, which is not in it. */
+export type Row = { from: number; to: number; height: number };
 
 /** A very wide panorama would leave its row a mere line. */
 const clamped = (shape: number) => Math.min(4.5, Math.max(0.4, shape));
 
-function rowOf<T>(items: T[], shapeOf: (item: T) => number, height: number): Row<T> {
-  return {
-    height,
-    items: items.map((item) => ({ item, width: height * clamped(shapeOf(item)) })),
-  };
+/** Rows of one height each at true shapes, filled from left to right; the last row keeps the wished height. */
+export function rowsOf(shapes: readonly number[], width: number, wishedHeight: number, gap: number): Row[] {
+  const rows: Row[] = [];
+  let [from, sum] = [0, 0];
+  for (let i = 0; i < shapes.length; i++) {
+    sum += clamped(shapes[i]!);
+    const height = (width - (i - from) * gap) / sum;
+    if (height > wishedHeight) continue;
+    rows.push({ from, to: i + 1, height });
+    [from, sum] = [i + 1, 0];
+  }
+  if (from < shapes.length) rows.push({ from, to: shapes.length, height: wishedHeight });
+  return rows;
 }
+
+export const widthIn = (row: Row, shape: number) => row.height * clamped(shape);
 
 /** Width over height as it is drawn: through a place in the place's cut, else the picture's own. */
 export const shapeOf = (item: FileItem) =>

@@ -1,12 +1,12 @@
 <script lang="ts">
-  import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { sentenceOf } from '$lib/api/client';
-  import { pictures, type Through } from '$lib/api/queries';
+  import type { Through } from '$lib/api/queries';
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
   import AddMenu from '$lib/library/AddMenu.svelte';
   import Filters from '$lib/library/Filters.svelte';
+  import { find } from '$lib/library/found.svelte';
   import ListView from '$lib/library/ListView.svelte';
   import ContactSheet from '$lib/library/ContactSheet.svelte';
   import PictureSheet from '$lib/library/PictureSheet.svelte';
@@ -28,13 +28,11 @@
   let asList = $state(page.url.searchParams.has('list'));
   const choosing = new Choosing();
   let over = $state(false);
-  const found = createInfiniteQuery(() => ({ ...pictures(query.trim(), through), placeholderData: keepPreviousData }));
-  const items = $derived(found.data?.pages.flatMap((page) => page.items) ?? []);
-  const total = $derived(found.data?.pages[0]?.total ?? 0);
-  const folders = $derived(found.data?.pages[0]?.folders ?? []);
-
-  const switches = $derived(found.data?.pages[0]?.switches ?? []);
-  const notUnderstood = $derived(found.data?.pages[0]?.notUnderstood ?? []);
+  const found = find(
+    () => query.trim(),
+    () => through,
+  );
+  const folders = $derived(found.head?.folders ?? []);
   /** Mails, saved pages and bundles are looked at first; pictures go straight in, unless words lie beside them. */
   async function takeFiles(files: File[]) {
     if (files.some(isWords)) return intake.files([await bundleOf(files)]);
@@ -78,24 +76,24 @@
         bind:query
         label="Search the library"
         placeholder="dunes shape:wide …"
-        found={found.data ? count(total, 'picture') : ''}
+        found={found.head ? count(found.total, 'picture') : ''}
       />
       <ThroughChoice bind:through />
       <ViewChoice view={asList ? 'list' : 'sheet'} onchange={(view) => (asList = view === 'list')} />
       <AddMenu onfiles={(files) => void takeFiles(files)} />
     </div>
-    <Filters bind:query {switches}>
-      <button class="dk-button ml-auto min-h-6" disabled={items.length === 0} onclick={() => (rounding = true)}
+    <Filters bind:query switches={found.head?.switches ?? []}>
+      <button class="dk-button ml-auto min-h-6" disabled={found.total === 0} onclick={() => (rounding = true)}
         >Words round</button
       >
     </Filters>
-    {#each notUnderstood as sentence (sentence)}
+    {#each found.head?.notUnderstood ?? [] as sentence (sentence)}
       <p class="border-b border-hair bg-wash px-5 py-1.5" role="status">{sentence}</p>
     {/each}
     {#if intake.problem}<p class="dk-problem border-b border-hair px-5 py-1.5" role="alert">{intake.problem}</p>{/if}
     {#if found.error}<p class="dk-problem p-5" role="alert">{sentenceOf(found.error)}</p>{/if}
     <div class="min-h-0 flex-1">
-      {#if found.data && total === 0}
+      {#if found.head && found.total === 0}
         <div class="h-full bg-base-200 p-8">
           <p class="max-w-[52ch] text-read">
             {query.trim() === ''
@@ -104,24 +102,12 @@
           </p>
         </div>
       {:else if asList}
-        <ListView
-          {items}
-          {chosen}
-          {folders}
-          onchoose={(item) => (chosen = item.id)}
-          onend={() => found.hasNextPage && !found.isFetching && void found.fetchNextPage()}
-        />
+        <ListView {found} {chosen} {folders} onchoose={(id) => (chosen = id)} />
       {:else}
-        <ContactSheet
-          {items}
-          {chosen}
-          {choosing}
-          onchoose={(item) => (chosen = item.id)}
-          onend={() => found.hasNextPage && !found.isFetching && void found.fetchNextPage()}
-        />
+        <ContactSheet {found} {chosen} {choosing} onchoose={(id) => (chosen = id)} />
       {/if}
     </div>
-    <ChosenLine {choosing} {items} {folders} onround={() => (rounding = true)} />
+    <ChosenLine {choosing} {folders} onround={() => (rounding = true)} />
     <UploadList />
   </div>
   {#if chosen}<PictureSheet id={chosen} {folders} onclose={() => (chosen = null)} />{/if}
@@ -133,7 +119,4 @@
     </div>
   {/if}
 </div>
-<WordsRound
-  bind:open={rounding}
-  items={choosing.ids.size > 0 ? items.filter((item) => choosing.ids.has(item.id)) : items}
-/>
+<WordsRound bind:open={rounding} ids={choosing.ids.size > 0 ? [...choosing.ids] : found.ids} />
