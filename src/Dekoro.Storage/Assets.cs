@@ -13,10 +13,11 @@ namespace Dekoro.Storage;
 /// <param name="Edits">Of the version in use.</param>
 /// <param name="Look">What the original looks like; null where it was never worked out.</param>
 /// <param name="AwaySince">Since when it is taken away; null while it is in the library.</param>
+/// <param name="OwnAddress">Where it is on the public site even where no page shows it, from the root; null for nowhere.</param>
 /// <param name="Colours">Names of the colours the original shows, most first; null where they were never told.</param>
 public sealed record Asset(
     PictureFacts Facts, string Sha256, string KeptSha256, string Colour, bool KeepByHand, string? TakenOn, DateTimeOffset AddedAt, long Version,
-    PixelSize OriginalSize, Edits Edits, LookHash? Look = null, DateTimeOffset? AwaySince = null, string AddedBy = "", ImmutableArray<string>? Colours = null)
+    PixelSize OriginalSize, Edits Edits, LookHash? Look = null, DateTimeOffset? AwaySince = null, string AddedBy = "", ImmutableArray<string>? Colours = null, string? OwnAddress = null)
 {
     public string Id => Facts.Id;
 }
@@ -27,7 +28,7 @@ public sealed class Assets(Database database)
     private const string Columns = """
         SELECT asset.id, sha256, kept_sha256, asset.file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption, asset.description,
-               asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width, original_height, edits, edition, look, look_mirrored, away_since, asset.keywords, added_by, colours
+               asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width, original_height, edits, edition, look, look_mirrored, away_since, asset.keywords, added_by, colours, own, own_address
         """;
 
     public Asset? Find(string id) => database.Read(c => c.All($"{Columns} FROM asset WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
@@ -132,7 +133,7 @@ public sealed class Assets(Database database)
     public int ChangeWords(IReadOnlyCollection<(string Id, long Version, Words Words)> changes) => database.Write(c => changes.Sum(change => c.Run("""
         UPDATE asset
         SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
-            keywords = $keywords, no_title = says_nothing($title),
+            keywords = $keywords, own = $own, no_title = says_nothing($title),
             version = version + 1
         WHERE id = $id AND version = $version
         """, [("$id", change.Id), ("$version", change.Version), .. WordParameters(change.Words)])));
@@ -140,10 +141,10 @@ public sealed class Assets(Database database)
     private static void Insert(SqliteConnection c, Asset asset) => c.Run("""
         INSERT INTO asset (id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
                            sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description, credit, rights, folder, source, taken_on, added_at,
-                           original_width, original_height, edits, edition, look, look_mirrored, keywords, no_title, added_by, colours)
+                           original_width, original_height, edits, edition, look, look_mirrored, keywords, no_title, added_by, colours, own)
         VALUES ($id, $sha, $kept, $file, $format, $bytes, $width, $height, $frames, $alpha, $colour, $beta, $gamma,
                 $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder, $source, $taken, $added,
-                $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored, $keywords, says_nothing($title), $addedBy, $colours)
+                $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored, $keywords, says_nothing($title), $addedBy, $colours, $own)
         """,
         [
             ("$id", asset.Id), ("$sha", asset.Sha256), ("$kept", asset.KeptSha256), ("$file", asset.Facts.FileName),
@@ -162,12 +163,24 @@ public sealed class Assets(Database database)
     public bool Change(string id, long version, Words words, KeepBox? keep, bool keepByHand) => database.Write(c => c.Run("""
         UPDATE asset
         SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
-            keywords = $keywords, no_title = says_nothing($title),
+            keywords = $keywords, own = $own, no_title = says_nothing($title),
             keep_x = $x, keep_y = $y, keep_w = $w, keep_h = $h, keep_by = $by,
             version = version + 1
         WHERE id = $id AND version = $version
         """,
         [("$id", id), ("$version", version), .. KeepParameters(keep, keepByHand), .. WordParameters(words)])) == 1;
+
+    /// <summary>Those that have an address of their own on the public site.</summary>
+    public IReadOnlyList<Asset> WithOwnAddress() =>
+        database.Read(c => c.All($"{Columns} FROM asset WHERE own_address IS NOT NULL AND away_since IS NULL", Map));
+
+    /// <summary>Every address that was given, those of pictures taken away too.</summary>
+    public IReadOnlySet<string> OwnAddresses() =>
+        database.Read(c => c.All("SELECT own_address FROM asset WHERE own_address IS NOT NULL", row => row.GetString(0))).ToHashSet(StringComparer.Ordinal);
+
+    /// <param name="address">Null takes it from the public site.</param>
+    public bool SetOwnAddress(string id, string? address) =>
+        database.Write(c => c.Run("UPDATE asset SET own_address = $address, version = version + 1 WHERE id = $id", ("$id", id), ("$address", address))) == 1;
 
     /// <summary>Names of those who added pictures.</summary>
     public IReadOnlyList<string> People() =>
@@ -188,7 +201,7 @@ public sealed class Assets(Database database)
     private static (string, object?)[] WordParameters(Words words) =>
     [
         ("$title", words.Title), ("$alt", words.Alt), ("$caption", words.Caption), ("$description", words.Description),
-        ("$credit", words.Credit), ("$rights", words.Rights), ("$folder", words.Folder), ("$source", words.Source), ("$keywords", words.Keywords),
+        ("$credit", words.Credit), ("$rights", words.Rights), ("$folder", words.Folder), ("$source", words.Source), ("$keywords", words.Keywords), ("$own", OwnColumns.Write(words.Own)),
     ];
 
     private static Asset Map(SqliteDataReader row) => new(
@@ -196,14 +209,15 @@ public sealed class Assets(Database database)
             new PixelSize(row.Int("width"), row.Int("height")), row.Int("has_alpha") == 1, row.Int("frames"), row.Long("bytes"),
             new BytesModel(row.Real("bytes_beta"), row.Real("bytes_gamma")), row.Real("sharpness"),
             row.IsNull("keep_x") ? null : new KeepBox(row.Real("keep_x"), row.Real("keep_y"), row.Real("keep_w"), row.Real("keep_h")),
-            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"), row.Text("source"), row.Text("keywords")),
+            new Words(row.Text("title"), row.Text("alt"), row.Text("caption"), row.Text("description"), row.Text("credit"), row.Text("rights"), row.Text("folder"), row.Text("source"), row.Text("keywords")) { Own = OwnColumns.Read(row.Text("own")) },
             row.Int("edition")),
         row.Text("sha256"), row.Text("kept_sha256"), row.Text("colour"), row.Text("keep_by") == "hand", row.TextOrNull("taken_on"),
         DateTimeOffset.Parse(row.Text("added_at"), System.Globalization.CultureInfo.InvariantCulture), row.Long("version"),
         new PixelSize(row.Int("original_width"), row.Int("original_height")), EditsText.Read(row.Text("edits")) ?? Edits.None,
         row.IsNull("look") ? null : new LookHash((ulong)row.Long("look"), (ulong)row.Long("look_mirrored")),
         row.TextOrNull("away_since") is { } away ? DateTimeOffset.Parse(away, System.Globalization.CultureInfo.InvariantCulture) : null,
-        row.Text("added_by"), row.TextOrNull("colours") is { } colours ? [.. colours.Split(' ', StringSplitOptions.RemoveEmptyEntries)] : null);
+        row.Text("added_by"), row.TextOrNull("colours") is { } colours ? [.. colours.Split(' ', StringSplitOptions.RemoveEmptyEntries)] : null,
+        row.TextOrNull("own_address"));
 
     /// <summary>With a space round each name, so that one is found whole.</summary>
     private static string? Written(ImmutableArray<string>? colours) => colours is { } names ? $" {string.Join(' ', names)} " : null;

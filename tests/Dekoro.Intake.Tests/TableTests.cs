@@ -24,6 +24,27 @@ public sealed class TableTests
         });
     }
 
+    [Fact]
+    public void Own_columns_go_through_a_table_and_an_empty_cell_takes_a_word_out()
+    {
+        Gen.Select(Gen.OneOfConst("Maker", "Inventory number", "Jahr", "凧師"), Text.Where(t => t.Trim().Length > 0)).Array[1, 4].List[1, 5].Sample(all =>
+        {
+            var was = all.Select(own => new Words("Kite") { Own = OwnWords.Of(own.Select(o => KeyValuePair.Create(o.Item1, o.Item2))) }).ToList();
+            var read = LibraryTable.Read(Encoding.UTF8.GetBytes(LibraryTable.Write(was.Select((w, i) => TableRow.Of($"{i}.jpg", "", w, null, Edits.None)))));
+            Assert.Empty(read.LeftOut);
+            Assert.Equal(was, read.Rows.Select(r => r.On(new Words("Kite"))));
+            // Over what another library holds there, the table's word or its empty cell stands.
+            var other = new Words("Kite") { Own = OwnWords.Of([KeyValuePair.Create("maker", "someone"), KeyValuePair.Create("Shelf", "4")]) };
+            foreach (var (row, words) in read.Rows.Zip(was))
+            {
+                var now = row.On(other).Own;
+                Assert.Equal("4", now["shelf"]);
+                if (was.Any(w => w.Own.ContainsKey("Maker"))) Assert.Equal(words.Own.GetValueOrDefault("Maker"), now.GetValueOrDefault("Maker"));
+            }
+        });
+        Assert.Equal("Column “<b> (own)”", Assert.Single(LibraryTable.Read("file,<b> (own)\na.jpg,x"u8.ToArray()).LeftOut).Name);
+    }
+
     [Theory]
     [InlineData("File;Alt text\nkite.jpg;Ein Drachen über dem Sand", "windows-1252")]
     [InlineData("filename\talternative text\nkite.jpg\tEin Drachen über dem Sand", "utf-8")]

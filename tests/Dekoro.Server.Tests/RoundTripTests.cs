@@ -14,7 +14,7 @@ public sealed class RoundTripTests(ServerFixture server) : IClassFixture<ServerF
     {
         var ids = new List<string>();
         foreach (var name in new[] { "box-kite.jpg", "line-reel.jpg", "bunting.svg", "kite-cut-out.png" }) ids.Add(await server.TakeInAsync(name));
-        await PatchAsync(ids[0], new { title = "Box, “the old one”", alt = "A kite; of two boxes", caption = "Two\nlines", credit = "Ana, Hana", rights = "©", folder = "Shed/Top", keep = new { x = 0.2, y = 0.1, width = 0.3, height = 0.4, byHand = true } });
+        await PatchAsync(ids[0], new { title = "Box, “the old one”", alt = "A kite; of two boxes", caption = "Two\nlines", credit = "Ana, Hana", rights = "©", folder = "Shed/Top", own = new Dictionary<string, string> { ["Maker"] = "Hana" }, keep = new { x = 0.2, y = 0.1, width = 0.3, height = 0.4, byHand = true } });
         await PatchAsync(ids[2], new { description = "凧 مهرجان" });
         (await server.Http.PostAsJsonAsync($"/api/files/{ids[1]}/versions", new { edits = new { quarterTurns = 1, isMirrored = true, straightenDeg = 2.5, window = new { x = 0.1, y = 0.1, width = 0.6, height = 0.7 }, adjustments = new { light = 20 } } }, Stop)).EnsureSuccessStatusCode();
         await PatchAsync(ids[1], new { keep = new { x = 0.5, y = 0.5, width = 0.25, height = 0.25, byHand = true } });

@@ -226,3 +226,31 @@ test('The ways a library grows are in one list, and patterns are taken from the 
   await page.getByRole('searchbox', { name: 'Search the library' }).fill('folder:Patterns seamless');
   await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
 });
+
+test('A column of the site’s own is added by keys, filled in the list, found by search, and a picture is given an address', async ({ page, own }) => {
+  await takeIn(own.url, ['line-reel.jpg', 'box-kite.jpg']);
+  await makePage(own.url, 'Home', [text('Welcome.')]);
+  await page.goto(`${own.url}/library?list`);
+  await page.getByRole('button', { name: 'Own columns' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('A new column').fill('Maker');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Take Maker out' })).toBeVisible();
+  await passesAxe(page, 'own columns');
+  await page.keyboard.press('Escape');
+  const cell = page.getByRole('textbox', { name: /^Maker of line-reel/ });
+  await cell.fill('Joan Petrie');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByRole('searchbox').fill('petr');
+  await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
+
+  await page.getByRole('button', { name: /^Sheet of/ }).click();
+  const sheet = page.getByRole('complementary', { name: 'Picture' });
+  await expect(sheet.getByLabel('Maker')).toHaveValue('Joan Petrie');
+  await sheet.getByRole('button', { name: /^Address/ }).click();
+  await sheet.getByLabel('On the public site even where no page shows it').check();
+  const address = await sheet.getByLabel('Address on the public site').inputValue();
+  await publish(own.url);
+  expect((await fetch(address)).headers.get('content-type')).toBe('image/jpeg');
+});

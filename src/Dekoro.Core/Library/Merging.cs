@@ -13,7 +13,10 @@ public static class Merging
         Rights: Or(stays.Rights, goes.Rights),
         Folder: Or(stays.Folder, goes.Folder),
         Source: Or(stays.Source, goes.Source),
-        Keywords: string.Join(", ", stays.SplitKeywords().Union(goes.SplitKeywords(), StringComparer.OrdinalIgnoreCase)));
+        Keywords: string.Join(", ", stays.SplitKeywords().Union(goes.SplitKeywords(), StringComparer.OrdinalIgnoreCase)))
+    {
+        Own = goes.Own.With(stays.Own),
+    };
 
     private static string Or(string first, string second) => first.Length > 0 ? first : second;
 }

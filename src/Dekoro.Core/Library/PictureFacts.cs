@@ -13,13 +13,16 @@ public sealed record Words(
     string Title = "", string Alt = "", string Caption = "", string Description = "", string Credit = "", string Rights = "", string Folder = "", string Source = "",
     string Keywords = "")
 {
+    /// <summary>Under the site's own columns.</summary>
+    public OwnWords Own { get; init; } = OwnWords.None;
+
     public IEnumerable<string> SplitKeywords() => Keywords.Split([',', ';'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
 
     /// <summary>These words with some replaced; null leaves a word as it is.</summary>
     public Words With(
         string? title = null, string? alt = null, string? caption = null, string? description = null, string? credit = null, string? rights = null, string? folder = null, string? source = null,
-        string? keywords = null) =>
-        new(title ?? Title, alt ?? Alt, caption ?? Caption, description ?? Description, credit ?? Credit, rights ?? Rights, folder ?? Folder, source ?? Source, keywords ?? Keywords);
+        string? keywords = null, IEnumerable<KeyValuePair<string, string>>? own = null) =>
+        new(title ?? Title, alt ?? Alt, caption ?? Caption, description ?? Description, credit ?? Credit, rights ?? Rights, folder ?? Folder, source ?? Source, keywords ?? Keywords) { Own = Own.With(own) };
 }
 
 /// <summary>What the computation knows of a picture: measured once, when it comes in.</summary>

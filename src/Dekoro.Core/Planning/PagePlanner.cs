@@ -95,7 +95,7 @@ public static class PagePlanner
             _ => "",
         };
         return new FigurePlan(figure, picture, cut, loss, place.Slot, layout.BesideOf(figure), ladder, FormatsOf(picture, cut),
-            loading, fits, alt, caption, LinkOf(figure, facts.Addresses, notices), LargeFileOf(figure, picture));
+            loading, fits, alt, caption, LinkOf(figure, facts.Addresses, notices), figure.Link.Kind == FigureLinkKind.LargeFile ? LargeFileOf(picture) : null);
     }
 
     private static ImmutableArray<OutputFormat> FormatsOf(PictureFacts picture, Cut cut) => picture switch
@@ -106,9 +106,9 @@ public static class PagePlanner
         _ => [OutputFormat.Avif, OutputFormat.WebP, OutputFormat.Jpeg],
     };
 
-    private static PlannedFile? LargeFileOf(FigureBlock figure, PictureFacts picture)
+    /// <summary>A picture whole, for a larger view of it or an address of its own.</summary>
+    public static PlannedFile LargeFileOf(PictureFacts picture)
     {
-        if (figure.Link.Kind != FigureLinkKind.LargeFile) return null;
         var whole = Cut.Whole(picture.Size);
         var format = FormatsOf(picture, whole)[^1];
         return new(picture.Id, whole, format == OutputFormat.Svg ? 0 : Math.Min(LargeFilePx, picture.Size.Width), format);

@@ -19,11 +19,12 @@ public sealed record KeepArea(double X, double Y, double Width, double Height, b
 /// <param name="Places">How many places it stands in.</param>
 /// <param name="Twins">Ids of those in the library that look the same.</param>
 /// <param name="AwaySince">Since when it is taken away; null while it is in the library.</param>
+/// <param name="OwnAddress">Where it is on the public site even where no page shows it, from its root.</param>
 /// <param name="GoesOn">When it goes for good; null while it is in the library.</param>
 public sealed record FileItem(
     string Id, string Picture, string FileName, PictureFormat Format, int Width, int Height, int Frames, long Bytes, string Colour, bool HasAlpha,
     Words Words, KeepArea? Keep, IReadOnlyList<Mark> Marks, string SuggestedTitle, int Places, DateTimeOffset AddedAt, string? TakenOn, long Version,
-    IReadOnlyList<string> Twins, DateTimeOffset? AwaySince, DateTimeOffset? GoesOn, string AddedBy, IReadOnlyList<string> Colours, ThroughLook? Through = null);
+    IReadOnlyList<string> Twins, DateTimeOffset? AwaySince, DateTimeOffset? GoesOn, string AddedBy, IReadOnlyList<string> Colours, string? OwnAddress, ThroughLook? Through = null);
 
 /// <summary>A picture looked at through a place.</summary>
 /// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
@@ -57,9 +58,9 @@ public sealed record TakenList(IReadOnlyList<Taken> Files);
 /// <summary>What is to be different; null leaves a value as it is.</summary>
 public sealed record FileChange(
     string? Title = null, string? Alt = null, string? Caption = null, string? Description = null, string? Credit = null, string? Rights = null,
-    string? Folder = null, KeepArea? Keep = null, string? Keywords = null)
+    string? Folder = null, KeepArea? Keep = null, string? Keywords = null, IReadOnlyDictionary<string, string>? Own = null, bool? HasOwnAddress = null)
 {
-    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, keywords: Keywords);
+    public Words On(Words was) => was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, keywords: Keywords, own: Own);
 }
 
 internal static class FileEndpoints
@@ -233,6 +234,8 @@ internal static class FileEndpoints
         }
         if (!workspace.Assets.Change(id, version, words, keep, byHand))
             return Problems.Of(409, "Someone changed this picture's words meanwhile: theirs are shown now, yours are still in the field.", null, ("now", ItemOf(workspace.Assets.Find(id)!, 0)));
+        if (change.HasOwnAddress is { } has && has != asset.OwnAddress is not null)
+            workspace.Assets.SetOwnAddress(id, has ? OwnAddress.For(asset.Facts with { Words = words }, workspace.Assets.OwnAddresses()) : null);
         events.Send("library", new { id });
         background.Prepare();
         var now = workspace.Assets.Find(id)!;
@@ -242,7 +245,8 @@ internal static class FileEndpoints
 
     /// <returns>Null where the words will do.</returns>
     internal static string? WordsError(Words words) =>
-        TooLong(words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source, words.Keywords)
+        words.Own.Keys.FirstOrDefault(n => !OwnWords.IsName(n)) is { } odd ? $"“{odd}” cannot head a column: letters, digits and spaces, at most {OwnWords.MostName}." :
+        TooLong([.. words.Own.Values]) ?? TooLong(words.Title, words.Alt, words.Caption, words.Description, words.Credit, words.Rights, words.Folder, words.Source, words.Keywords)
         ?? (words.Title.Trim().Length == 0 ? "A picture needs a title: type one, or take the suggested one." : null);
 
     /// <returns>Null where none is.</returns>
@@ -255,7 +259,7 @@ internal static class FileEndpoints
         return new(f.Id, ProofAddresses.NameOf(f), f.FileName, f.Format, f.Size.Width, f.Size.Height, f.Frames, f.FileBytes, asset.Colour, f.HasAlpha, f.Words,
             f.Keep is { } k ? new(k.X, k.Y, k.Width, k.Height, asset.KeepByHand) : null,
             [.. Marks.Of(f)], FileNames.SuggestTitle(f.FileName, f.Words.Description), places, asset.AddedAt, asset.TakenOn, asset.Version,
-            [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays), asset.AddedBy, asset.Colours ?? []);
+            [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays), asset.AddedBy, asset.Colours ?? [], asset.OwnAddress);
     }
 
     internal static string SizeOf(FigureSize size) => size is FigureSize.ByPx px ? $"{px.CssPx} px" : Remedy.NameOf(((FigureSize.ByRole)size).Role);

@@ -87,6 +87,7 @@ internal static class LeavingEndpoints
         IReadOnlyList<(Asset Asset, long Version, FileChange Change)> all, Workspace workspace, Events events, BackgroundWork background)
     {
         if (all.Any(c => c.Change.Keep is not null)) return Problems.Of(400, "A keep area is drawn on one picture at a time.", "keep");
+        if (all.Any(c => c.Change.HasOwnAddress is not null)) return Problems.Of(400, "An address is given to one picture at a time.", "hasOwnAddress");
         var changes = all.Select(c => (c.Asset.Id, c.Version, Was: c.Asset.Facts.Words, Words: c.Change.On(c.Asset.Facts.Words))).Where(c => c.Words != c.Was).ToList();
         if (changes.Select(c => FileEndpoints.WordsError(c.Words)).FirstOrDefault(e => e is not null) is { } error) return Problems.Of(400, error);
         var changed = workspace.Assets.ChangeWords([.. changes.Select(c => (c.Id, c.Version, c.Words))]);

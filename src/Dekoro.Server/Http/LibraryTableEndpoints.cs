@@ -82,6 +82,7 @@ internal static class LibraryTableEndpoints
             if (changed.Select(c => FileEndpoints.WordsError(c.Words)).FirstOrDefault(e => e is not null) is { } error) return Problems.Of(400, error);
             if (apply && workspace.Assets.ChangeWords([.. changed.Select(c => (c.Asset.Id, c.Asset.Version, c.Words))]) > 0)
             {
+                foreach (var (_, words) in changed) workspace.OwnColumns.AddThoseOf(words.Own);
                 events.Send("library", new { id = changed[0].Asset.Id });
                 background.Prepare();
             }
@@ -117,11 +118,12 @@ internal static class LibraryTableEndpoints
     private static IEnumerable<TableChange> Differences(Asset asset, Words now)
     {
         var was = asset.Facts.Words;
+        var own = was.Own.Keys.Union(now.Own.Keys, StringComparer.OrdinalIgnoreCase).Select(name => (name, was.Own.GetValueOrDefault(name, ""), now.Own.GetValueOrDefault(name, "")));
         foreach (var (field, before, after) in new[]
         {
             ("title", was.Title, now.Title), ("alt text", was.Alt, now.Alt), ("caption", was.Caption, now.Caption), ("description", was.Description, now.Description),
             ("credit", was.Credit, now.Credit), ("rights", was.Rights, now.Rights), ("folder", was.Folder, now.Folder), ("source", was.Source, now.Source), ("keywords", was.Keywords, now.Keywords),
-        })
+        }.Concat(own))
             if (before != after) yield return new(asset.Id, ProofAddresses.NameOf(asset.Facts), was.Title, field, before, after);
     }
 }

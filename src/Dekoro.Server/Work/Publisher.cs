@@ -1,6 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
 using Dekoro.Publishing;
@@ -28,7 +29,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     private readonly SemaphoreSlim _one = new(1);
 
     /// <summary>
-    /// Per page, what would change on the public site, pages first, then posts; and the addresses at which a file that is no picture comes,
+    /// Per page, what would change on the public site, pages first, then posts; and the addresses at which a file beside the pages comes,
     /// changes or goes.
     /// </summary>
     public (IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles) Changes()
@@ -46,12 +47,17 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             [.. now.Except(published).Concat(published.Except(now)).Select(f => f.Key).Distinct().Order(StringComparer.Ordinal)]);
     }
 
-    /// <summary>The hash of each file that is no picture by its public address: those that a public page links to, and those with an address of their own.</summary>
+    /// <summary>
+    /// What is on the public site beside the pages, by its address: other files that a public page links to or that have an address of their
+    /// own, by their hash, and pictures with an address of their own, by the name of the file that is made of them.
+    /// </summary>
     private Dictionary<string, string> OtherFiles(IEnumerable<PagePlan> plans, PlanFacts facts)
     {
         var linked = plans.SelectMany(p => p.LinksOut).OfType<Link.File>().Select(l => l.FileId).ToHashSet();
         return workspace.Downloads.All().Where(d => (linked.Contains(d.Id) || d.Facts.HasOwnAddress) && facts.Addresses.FileById.ContainsKey(d.Id))
-            .ToDictionary(d => facts.Addresses.FileById[d.Id], d => d.Sha256);
+            .Select(d => (Address: facts.Addresses.FileById[d.Id], Names: d.Sha256))
+            .Concat(workspace.Assets.WithOwnAddress().Select(a => (a.OwnAddress!, maker.NameOf(a, OwnAddress.FileOf(a.Facts)))))
+            .ToDictionary(f => f.Item1, f => f.Item2);
     }
 
     public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop)
@@ -105,7 +111,9 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             files["media/" + maker.NameOf(asset, file)] = SiteFile.At(file.IsUnchanged ? workspace.PathOf(asset) : maker.PathOf(maker.NameOf(asset, file)));
         }
         var others = OtherFiles(plans, facts);
-        foreach (var (address, sha256) in others) files[address] = SiteFile.At(workspace.Files.PathOf(sha256));
+        var pictures = workspace.Assets.WithOwnAddress().ToDictionary(a => a.OwnAddress!);
+        foreach (var (address, name) in others)
+            files[address] = SiteFile.At(pictures.GetValueOrDefault(address) is { } picture ? await WholeAsync(picture) : workspace.Files.PathOf(name));
         var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
         files["assets/site.css"] = SiteFile.Of(css);
         foreach (var font in Publishing.Assets.Fonts) files["assets/" + font] = SiteFile.Of(Publishing.Assets.Bytes(font));
@@ -129,6 +137,9 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             return figure.Formats.Where(f => f == last || bytes[f] < bytes[last]).OrderBy(f => f == last).ThenBy(f => bytes[f]);
         }
     }
+
+    private async Task<string> WholeAsync(Asset asset) =>
+        OwnAddress.FileOf(asset.Facts) is { IsUnchanged: false } file ? await maker.PlannedAsync(asset, file) : workspace.PathOf(asset);
 
     private async Task<int> MakeAsync(
         List<PagePlan> plans, IReadOnlyDictionary<string, Asset> assets, IProgress<PublishProgress> progress, CancellationToken stop)

@@ -122,6 +122,7 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         try
         {
             workspace.Assets.Add(asset with { AddedBy = person.Now });
+            workspace.OwnColumns.AddThoseOf(asset.Facts.Words.Own);
         }
         catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode == 19 && workspace.Assets.FindByHash(asset.Sha256) is { } other)
         {

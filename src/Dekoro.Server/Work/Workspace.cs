@@ -37,6 +37,7 @@ public sealed class Workspace : IDisposable
         Renditions = new Renditions(Database);
         Searches = new KeptSearches(Database);
         Settings = new Settings(Database);
+        OwnColumns = new OwnColumns(Settings);
         Files = new FileStore(Path.Combine(places.DataFolder, "originals"));
         Files.Sweep(new HashSet<string>([.. Assets.KeptHashes(), .. Downloads.All().Select(d => d.Sha256)]));
         Style = new StyleShelf(Settings);
@@ -46,6 +47,7 @@ public sealed class Workspace : IDisposable
     public Database Database { get; }
     public Assets Assets { get; }
     public Downloads Downloads { get; }
+    public OwnColumns OwnColumns { get; }
     public Editions Editions { get; }
     public Pages Pages { get; }
     public Releases Releases { get; }

@@ -7,7 +7,7 @@ public sealed class MergingTests
 {
     private static readonly Gen<string> Word = Gen.OneOfConst("", "Kite", "IMG_2041", "At the pier, late");
     private static readonly Gen<Words> AnyWords = Gen.Select(Word, Word, Word, Word, Gen.OneOfConst("", "kite, red", "Red; dune")).Select((title, alt, caption, credit, keywords) =>
-        new Words(title, alt, caption, Credit: credit, Keywords: keywords));
+        new Words(title, alt, caption, Credit: credit, Keywords: keywords) { Own = OwnWords.Of(new Dictionary<string, string> { [caption == "" ? "Maker" : "Year"] = credit }) });
 
     [Fact]
     public void Nothing_that_stays_had_is_lost_and_what_it_lacked_is_filled_up() => Gen.Select(AnyWords, AnyWords).Sample((stays, goes) =>
@@ -17,6 +17,7 @@ public sealed class MergingTests
         Assert.Equal(stays.Caption.Length > 0 ? stays.Caption : goes.Caption, one.Caption);
         // A title is replaced only where it said nothing and the other says something.
         Assert.Equal(FileNames.SaysNothing(stays.Title) && !FileNames.SaysNothing(goes.Title) ? goes.Title : stays.Title, one.Title);
+        foreach (var (name, text) in goes.Own.Concat(stays.Own)) Assert.Equal(stays.Own.GetValueOrDefault(name, text), one.Own[name]);
         foreach (var keyword in stays.SplitKeywords().Concat(goes.SplitKeywords())) Assert.Contains(keyword, one.SplitKeywords(), StringComparer.OrdinalIgnoreCase);
     });
 

@@ -11,6 +11,7 @@ export const sitePlan = () => ({
 export const pageList = () => ({ queryKey: ['pages'], queryFn: () => answer(api.GET('/api/pages')) });
 export const publishPreview = () => ({ queryKey: ['publish'], queryFn: () => answer(api.GET('/api/publish')) });
 export const keptSearches = () => ({ queryKey: ['searches'], queryFn: () => answer(api.GET('/api/searches')) });
+export const ownColumns = () => ({ queryKey: ['files', 'columns'], queryFn: () => answer(api.GET('/api/columns')) });
 export const onePicture = (id: string) => ({
   queryKey: ['files', 'one', id],
   queryFn: () => answer(api.GET('/api/files/{id}', { params: { path: { id } } })),

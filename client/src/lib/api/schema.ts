@@ -540,6 +540,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The site's own columns, in the order shown. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ColumnList"];
+                    };
+                };
+            };
+        };
+        /** Sets the own columns; what a column held is kept, and shown again when it is added anew. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ColumnList"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ColumnList"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/downloads": {
         parameters: {
             query?: never;
@@ -2295,6 +2355,9 @@ export interface components {
             id: string;
             words: components["schemas"]["FileChange"];
         };
+        ColumnList: {
+            columns: string[];
+        };
         Cut: {
             /** Format: int32 */
             x: number;
@@ -2433,6 +2496,10 @@ export interface components {
             folder?: null | string;
             keep?: null | components["schemas"]["KeepArea"];
             keywords?: null | string;
+            own?: null | {
+                [key: string]: string;
+            };
+            hasOwnAddress?: null | boolean;
         };
         FileDetail: {
             file: components["schemas"]["FileItem"];
@@ -2475,6 +2542,7 @@ export interface components {
             goesOn: null | string;
             addedBy: string;
             colours: string[];
+            ownAddress: null | string;
             through?: null | components["schemas"]["ThroughLook"];
         };
         FileList: {
@@ -2983,6 +3051,9 @@ export interface components {
             source: string;
             /** @default  */
             keywords: string;
+            own?: {
+                [key: string]: string;
+            };
         };
     };
     responses: never;

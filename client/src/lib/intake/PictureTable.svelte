@@ -2,10 +2,10 @@
 <script lang="ts">
   import { proofOf, type Schemas } from '$lib/api/client';
   import { markWords, weight } from '$lib/ui/words';
-  import { wordLabels } from '$lib/library/wordLabels';
+  import { wordLabels, type WordName } from '$lib/library/wordLabels';
   import type { Proposal } from './intake.svelte';
 
-  type Typed = Record<string, Partial<Schemas['Words']>>;
+  type Typed = Record<string, Partial<Record<WordName, string>>>;
   let {
     read,
     typed = $bindable(),
@@ -22,7 +22,7 @@
   function valueOf(file: Schemas['FileItem'], name: (typeof columns)[number]['name']) {
     return typed[file.id]?.[name] ?? (name === 'title' && saysNothing(file) ? '' : file.words[name]);
   }
-  function set(id: string, name: keyof Schemas['Words'], value: string) {
+  function set(id: string, name: WordName, value: string) {
     typed[id] = { ...typed[id], [name]: value };
   }
   function turn(id: string) {

@@ -1,13 +1,14 @@
 <!-- The library as a list whose words are typed in place; cells copied from a spreadsheet are laid over it and kept at one yes. -->
 <script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
   import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { untrack } from 'svelte';
   import { answer, api, proofOf, sentenceOf, type FileItem } from '$lib/api/client';
-  import { queryClient, thesePictures } from '$lib/api/queries';
+  import { ownColumns, queryClient, thesePictures } from '$lib/api/queries';
   import { count } from '$lib/ui/words';
-  import { wordLabels } from './wordLabels';
+  import OwnColumns from './OwnColumns.svelte';
   import type { Found } from './found.svelte';
-  import { before, cellsOf, changesOf, columns, pasted, type Column, type Waiting } from './listing';
+  import { before, cellsOf, changesOf, columnsWith, pasted, wordIn, type Column, type Waiting } from './listing';
 
   let {
     found,
@@ -16,6 +17,9 @@
     onchoose,
   }: { found: Found; chosen: string | null; folders: string[]; onchoose: (id: string) => void } = $props();
 
+  const own = createQuery(() => ownColumns());
+  const columns = $derived(columnsWith(own.data?.columns ?? []));
+  let arranging = $state(false);
   let waiting = $state.raw<Waiting>({});
   /** The pictures that wait, as they were read: what is kept names the version it started from. */
   let read = $state.raw<FileItem[]>([]);
@@ -48,13 +52,13 @@
     if (found.of) scroller?.scrollTo({ top: 0 });
   });
 
-  const textOf = (item: FileItem, name: Column) => waiting[item.id]?.[name] ?? item.words[name];
+  const textOf = (item: FileItem, column: Column) => waiting[item.id]?.[column.key] ?? wordIn(item, column);
 
   async function keep(items: FileItem[], change: Waiting, sentence: (n: number) => string) {
-    const changes = changesOf(items, change);
+    const changes = changesOf(items, columns, change);
     if (changes.length === 0) return;
     [problem, said] = ['', ''];
-    const was = before(items, change);
+    const was = before(items, columns, change);
     try {
       const { changed } = await answer(api.POST('/api/files/each', { body: { changes } }));
       [waiting, read] = [{}, []];
@@ -74,9 +78,9 @@
     undo = null;
   }
 
-  function typed(item: FileItem, name: Column, text: string) {
-    if (waits > 0) wait([item], { [item.id]: { ...waiting[item.id], [name]: text } });
-    else if (text !== item.words[name]) void keep([item], { [item.id]: { [name]: text } }, () => 'Kept.');
+  function typed(item: FileItem, column: Column, text: string) {
+    if (waits > 0) wait([item], { [item.id]: { ...waiting[item.id], [column.key]: text } });
+    else if (text !== wordIn(item, column)) void keep([item], { [item.id]: { [column.key]: text } }, () => 'Kept.');
   }
 
   function wait(items: FileItem[], change: Waiting) {
@@ -84,7 +88,7 @@
     read = [...read, ...items.filter((item) => change[item.id] && !read.some((one) => one.id === item.id))];
   }
 
-  async function paste(event: ClipboardEvent, index: number, name: Column) {
+  async function paste(event: ClipboardEvent, index: number, column: Column) {
     const cells = cellsOf(event.clipboardData?.getData('text/plain') ?? '');
     if (!cells) return;
     event.preventDefault();
@@ -92,7 +96,7 @@
     undo = null;
     try {
       const under = await found.load(index, cells.length);
-      wait(under, pasted(under, name, cells));
+      wait(under, pasted(under, columns, columns.indexOf(column), cells));
     } catch (error) {
       problem = sentenceOf(error);
       return;
@@ -100,13 +104,13 @@
     if (waits === 0) said = 'Nothing changes: these cells hold what is there already.';
   }
 
-  async function move(event: KeyboardEvent, index: number, name: Column) {
+  async function move(event: KeyboardEvent, index: number, column: Column) {
     const by = { Enter: event.shiftKey ? -1 : 1, ArrowUp: -1, ArrowDown: 1 }[event.key];
     const next = by === undefined ? undefined : found.ids[index + by];
     if (by === undefined || !next) return;
     event.preventDefault();
     $virtualizer.scrollToIndex(index + by);
-    const cell = () => document.getElementById(`cell-${name}-${next}`) as HTMLInputElement | null;
+    const cell = () => document.getElementById(`cell-${column.key}-${next}`) as HTMLInputElement | null;
     for (let frames = 0; frames < 60 && !cell(); frames++) await new Promise(requestAnimationFrame);
     cell()?.focus();
     cell()?.select();
@@ -116,8 +120,11 @@
 <div class="flex h-full flex-col bg-base-200">
   <div bind:this={scroller} class="min-h-0 flex-1 overflow-auto" role="presentation">
     <div
-      class="relative min-w-[960px]"
+      class="relative"
       style:height="{$virtualizer.getTotalSize()}px"
+      style:min-width="{960 + 110 * (own.data?.columns.length ?? 0)}px"
+      style:--own={own.data?.columns.length ?? 0}
+      class:dk-own={(own.data?.columns.length ?? 0) > 0}
       role="table"
       aria-label="Pictures"
       aria-rowcount={found.ids.length + 1}
@@ -128,7 +135,9 @@
         aria-rowindex={1}
       >
         <span role="columnheader">Picture</span>
-        {#each columns as column (column)}<span role="columnheader" class="px-1.5">{wordLabels[column]}</span>{/each}
+        {#each columns as column (column.key)}<span role="columnheader" class="truncate px-1.5" title={column.label}
+            >{column.label}</span
+          >{/each}
         <span role="columnheader">Size, places</span>
       </div>
       {#each visible as line (line.key)}
@@ -155,14 +164,14 @@
                 />
               </button>
             </span>
-            {#each columns as column (column)}
+            {#each columns as column (column.key)}
               <span role="cell" class="min-w-0">
                 <input
-                  id="cell-{column}-{item.id}"
+                  id="cell-{column.key}-{item.id}"
                   class="dk-cell"
-                  class:dk-waiting={waiting[item.id]?.[column] !== undefined}
-                  aria-label="{wordLabels[column]} of {item.fileName}"
-                  list={column === 'folder' ? 'list-folders' : undefined}
+                  class:dk-waiting={waiting[item.id]?.[column.key] !== undefined}
+                  aria-label="{column.label} of {item.fileName}"
+                  list={column.word === 'folder' ? 'list-folders' : undefined}
                   autocomplete="off"
                   value={textOf(item, column)}
                   onchange={(event) => typed(item, column, event.currentTarget.value.trim())}
@@ -197,12 +206,16 @@
       {/if}
       {#if problem}<span class="dk-problem">{problem}</span>{/if}
     </p>
+    {#if waits === 0}
+      <button class="dk-button" onclick={() => (arranging = true)}>Own columns</button>
+    {/if}
     {#if waits > 0}
       <button class="dk-button" onclick={() => ([waiting, read] = [{}, []])}>Leave as it was</button>
       <button class="dk-button main" onclick={() => void keepWaiting()}>Keep {count(waits, 'change')}</button>
     {/if}
   </div>
 </div>
+<OwnColumns bind:open={arranging} />
 
 <style>
   .dk-row {
@@ -215,6 +228,14 @@
       150px;
     column-gap: 8px;
     padding-inline: 20px;
+  }
+  .dk-own .dk-row {
+    grid-template-columns:
+      72px minmax(140px, 3fr) minmax(140px, 4fr) minmax(110px, 3fr) minmax(90px, 2fr) minmax(90px, 2fr) minmax(
+        80px,
+        2fr
+      )
+      repeat(var(--own), minmax(102px, 2fr)) 150px;
   }
   .dk-cell {
     width: 100%;

@@ -3,11 +3,13 @@
   import { createQuery } from '@tanstack/svelte-query';
   import X from '@lucide/svelte/icons/x';
   import { answer, api, Problem, proofOf, sentenceOf, type Schemas } from '$lib/api/client';
-  import { onePicture, queryClient } from '$lib/api/queries';
+  import { onePicture, ownColumns, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import SwapSheet from './SwapSheet.svelte';
   import KeepBox from '$lib/ui/KeepBox.svelte';
-  import { wordLabels } from '$lib/library/wordLabels';
+  import { ownWord, wordLabels, type WordName } from '$lib/library/wordLabels';
+  import CopyAddress from '$lib/ui/CopyAddress.svelte';
+  import OwnColumns from './OwnColumns.svelte';
   import { count, dayOf, markWords, weight } from '$lib/ui/words';
 
   let { id, folders, onclose }: { id: string; folders: string[]; onclose: () => void } = $props();
@@ -23,7 +25,10 @@
     { name: 'folder', rows: 1 },
     { name: 'keywords', rows: 1, hint: 'With commas between.' },
   ] as const;
-  let typed = $state<Partial<Schemas['Words']>>({});
+  const own = createQuery(() => ownColumns());
+  let typed = $state<Partial<Record<WordName, string>>>({});
+  let arranging = $state(false);
+  let addressOpen = $state(false);
   let problem = $state('');
   let kept = $state('');
   let wordsOpen = $state(true);
@@ -54,7 +59,7 @@
         ['files', 'one', id],
         (old: Schemas['FileDetail'] | undefined) => old && { ...old, file: now },
       );
-      for (const name of Object.keys(change) as (keyof Schemas['Words'])[])
+      for (const name of Object.keys(change) as WordName[])
         if (typed[name] === change[name as never]) delete typed[name];
       await queryClient.invalidateQueries({ queryKey: ['files'] });
     } catch (error) {
@@ -89,7 +94,7 @@
       problem = sentenceOf(error);
     }
   }
-  const leave = (name: keyof Schemas['Words']) => {
+  const leave = (name: WordName) => {
     const text = typed[name];
     if (text !== undefined && text !== file?.words[name]) void keep({ [name]: text });
   };
@@ -157,6 +162,17 @@
         {/if}
         {#if 'hint' in field}<p class="text-quiet">{field.hint}</p>{/if}
       {/each}
+      {#each own.data?.columns ?? [] as name (name)}
+        <label class="mt-2 block"
+          ><span class="dk-label">{name}</span><input
+            class="dk-field"
+            autocomplete="off"
+            value={ownWord(file, name)}
+            onchange={(event) => void keep({ own: { [name]: event.currentTarget.value } })}
+          /></label
+        >
+      {/each}
+      <button class="dk-link mt-2" onclick={() => (arranging = true)}>Own columns</button>
       <datalist id="folders"
         >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
       >
@@ -190,6 +206,23 @@
         <p class="mt-2 text-quiet">All places of both then show “{file.words.title}”; the other is taken away.</p>
       </Group>
     {/if}
+    <Group name="Address" value={file.ownAddress ?? 'none of its own'} bind:open={addressOpen}>
+      <label class="flex items-start gap-2">
+        <input
+          type="checkbox"
+          class="mt-0.5 size-4 accent-neutral"
+          checked={file.ownAddress !== null}
+          onchange={(event) => void keep({ hasOwnAddress: event.currentTarget.checked })}
+        />
+        <span>On the public site even where no page shows it</span>
+      </label>
+      {#if file.ownAddress}
+        <CopyAddress path={file.ownAddress} isPublic={true} />
+        <p class="text-quiet">
+          The version in use, whole and ready for the web, without its location. The address stays.
+        </p>
+      {/if}
+    </Group>
     <div class="px-4 py-3">
       {#if file.awaySince}
         <p class="text-soft">
@@ -201,5 +234,6 @@
       {/if}
     </div>
     <SwapSheet bind:open={swapping} {file} />
+    <OwnColumns bind:open={arranging} />
   {/if}
 </aside>

@@ -1,12 +1,23 @@
 import Papa from 'papaparse';
 import type { FileItem, Schemas } from '$lib/api/client';
+import { ownWord, wordLabels, type WordName } from './wordLabels';
 
-/** The words that the list shows and takes, in the order of its columns. */
-export const columns = ['title', 'alt', 'caption', 'credit', 'keywords', 'folder'] as const;
-export type Column = (typeof columns)[number];
+/** A column of the list: a word that every library has, or one of the site's own. */
+export type Column = { key: string; label: string; word?: WordName };
 
-/** Words that wait to be kept, by picture. */
-export type Waiting = Record<string, Partial<Record<Column, string>>>;
+const words: WordName[] = ['title', 'alt', 'caption', 'credit', 'keywords', 'folder'];
+
+/** The columns that the list shows and takes, in their order. */
+export const columnsWith = (own: readonly string[]): Column[] => [
+  ...words.map((word) => ({ key: word, label: wordLabels[word], word })),
+  ...own.map((name) => ({ key: `own-${name.toLowerCase().replaceAll(' ', '-')}`, label: name })),
+];
+
+export const wordIn = (item: FileItem, column: Column) =>
+  column.word ? item.words[column.word] : ownWord(item, column.label);
+
+/** Words that wait to be kept, by picture and by column's key. */
+export type Waiting = Record<string, Record<string, string>>;
 
 /** Copied cells of a spreadsheet: rows of cells; null where it is one cell's text and nothing more. */
 export function cellsOf(text: string): string[][] | null {
@@ -16,33 +27,43 @@ export function cellsOf(text: string): string[][] | null {
 }
 
 /** What copied cells change, laid from a cell of the first picture on to the right and down. */
-export function pasted(items: FileItem[], column: Column, cells: string[][]): Waiting {
-  const first = columns.indexOf(column);
+export function pasted(items: FileItem[], columns: Column[], first: number, cells: string[][]): Waiting {
   const waiting: Waiting = {};
   cells.slice(0, items.length).forEach((row, i) => {
     const item = items[i]!;
     row.slice(0, columns.length - first).forEach((cell, j) => {
-      const name = columns[first + j]!;
+      const column = columns[first + j]!;
       const text = cell.trim();
-      if (text !== item.words[name]) (waiting[item.id] ??= {})[name] = text;
+      if (text !== wordIn(item, column)) (waiting[item.id] ??= {})[column.key] = text;
     });
   });
   return waiting;
 }
 
 /** What is to be kept: only what differs, with the version each picture was read at. */
-export const changesOf = (items: FileItem[], waiting: Waiting): Schemas['OneChange'][] =>
+export const changesOf = (items: FileItem[], columns: Column[], waiting: Waiting): Schemas['OneChange'][] =>
   items
     .filter((item) => waiting[item.id])
-    .map((item) => ({ id: item.id, version: item.version, change: waiting[item.id] as Schemas['FileChange'] }));
+    .map((item) => {
+      const changed = columns.filter((column) => waiting[item.id]![column.key] !== undefined);
+      const texts = (some: Column[]) =>
+        Object.fromEntries(some.map((column) => [column.word ?? column.label, waiting[item.id]![column.key]]));
+      const own = changed.filter((column) => !column.word);
+      const change = { ...texts(changed.filter((column) => column.word)), ...(own.length > 0 && { own: texts(own) }) };
+      return { id: item.id, version: item.version, change: change as Schemas['FileChange'] };
+    });
 
 /** The words as they are now, to go back to. */
-export const before = (items: FileItem[], waiting: Waiting): Waiting =>
+export const before = (items: FileItem[], columns: Column[], waiting: Waiting): Waiting =>
   Object.fromEntries(
     items
       .filter((item) => waiting[item.id])
       .map((item) => [
         item.id,
-        Object.fromEntries(Object.keys(waiting[item.id]!).map((name) => [name, item.words[name as Column]])),
+        Object.fromEntries(
+          columns
+            .filter((column) => waiting[item.id]![column.key] !== undefined)
+            .map((column) => [column.key, wordIn(item, column)]),
+        ),
       ]),
   );

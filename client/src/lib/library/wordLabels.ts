@@ -1,7 +1,9 @@
-import type { Schemas } from '$lib/api/client';
+import type { FileItem, Schemas } from '$lib/api/client';
+
+export type WordName = Exclude<keyof Schemas['Words'], 'own'>;
 
 /** How the words of a picture are called wherever they are asked for. */
-export const wordLabels: Record<keyof Schemas['Words'], string> = {
+export const wordLabels: Record<WordName, string> = {
   title: 'Title',
   alt: 'Alt text',
   caption: 'Caption',
@@ -12,3 +14,7 @@ export const wordLabels: Record<keyof Schemas['Words'], string> = {
   source: 'Source',
   keywords: 'Keywords',
 };
+
+/** What a picture has under a column of the site's own; names differ by no more than capitals. */
+export const ownWord = (item: FileItem, name: string) =>
+  Object.entries(item.words.own ?? {}).find(([one]) => one.toLowerCase() === name.toLowerCase())?.[1] ?? '';

@@ -9,6 +9,7 @@
   import PictureTable from '$lib/intake/PictureTable.svelte';
   import Reading from '$lib/intake/Reading.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
+  import type { WordName } from '$lib/library/wordLabels';
   import { count, dayOf } from '$lib/ui/words';
 
   const id = $derived(page.params.id ?? '');
@@ -18,7 +19,7 @@
   const read = $derived(found.data);
   const hasWords = $derived((read?.pieces ?? []).some((piece) => piece.kind !== 'picture'));
 
-  let typed = $state<Record<string, Partial<Schemas['Words']>>>({});
+  let typed = $state<Record<string, Partial<Record<WordName, string>>>>({});
   let without = $state.raw(new Set<string>());
   let folder = $state('');
   /** A page's id, or what is to be made; empty takes the pictures only. */
