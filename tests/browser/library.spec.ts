@@ -254,3 +254,34 @@ test('A column of the site’s own is added by keys, filled in the list, found b
   await publish(own.url);
   expect((await fetch(address)).headers.get('content-type')).toBe('image/jpeg');
 });
+
+test('A film comes in, plays, and a moment of it becomes a picture to stand for it', async ({ page, own }) => {
+  await page.goto(`${own.url}/library/files`);
+  // A film of our own making: a red sail on blue, two thirds of a second.
+  const film = await page.evaluate(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 320, height: 180 });
+    const ink = canvas.getContext('2d')!;
+    const recorder = new MediaRecorder(canvas.captureStream(25), { mimeType: 'video/webm' });
+    const parts: Blob[] = [];
+    recorder.ondataavailable = (event) => parts.push(event.data);
+    recorder.start();
+    for (let i = 0; i < 20; i++) {
+      ink.fillStyle = '#2050c0';
+      ink.fillRect(0, 0, 320, 180);
+      ink.fillStyle = '#d02020';
+      ink.fillRect(100 + i, 40, 120, 100);
+      await new Promise((done) => setTimeout(done, 33));
+    }
+    await new Promise<unknown>((done) => ((recorder.onstop = done), recorder.stop()));
+    return [...new Uint8Array(await new Blob(parts).arrayBuffer())];
+  });
+  await page.getByLabel('Add files', { exact: true }).setInputFiles({ name: 'red-sail.webm', mimeType: 'video/webm', buffer: Buffer.from(film) });
+  await page.getByRole('link', { name: /Red sail/ }).click();
+  await expect.poll(() => page.locator('video').evaluate((one: HTMLVideoElement) => one.readyState)).toBeGreaterThanOrEqual(2);
+  await passesAxe(page, 'a film');
+  await page.getByRole('button', { name: 'Take this moment as a picture' }).click();
+  await expect(page.getByText('It is in the library now.')).toBeVisible();
+  const { items } = (await (await fetch(`${own.url}/api/files`)).json()) as { items: { width: number; height: number; colours: string[] }[] };
+  expect(items.map((item) => [item.width, item.height])).toEqual([[320, 180]]);
+  expect(items[0]!.colours).toEqual(expect.arrayContaining(['blue', 'red']));
+});

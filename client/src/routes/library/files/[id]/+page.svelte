@@ -5,6 +5,7 @@
   import ArrowLeft from '@lucide/svelte/icons/arrow-left';
   import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
+  import { uploads } from '$lib/library/uploads.svelte';
   import FirstPage from '$lib/library/FirstPage.svelte';
   import TypeMark from '$lib/library/TypeMark.svelte';
   import { kindWords, oneFile } from '$lib/library/otherFiles';
@@ -23,6 +24,29 @@
   let typed = $state<Partial<Record<(typeof fields)[number]['name'], string>>>({});
   let problem = $state('');
   let kept = $state('');
+
+  let film = $state<HTMLVideoElement>();
+  let frameSaid = $state('');
+  /** The frame that is shown, at the film's own size. */
+  async function takeFrame() {
+    if (!film || !file || film.videoWidth === 0) {
+      frameSaid = 'This browser cannot draw this film: add a picture for it by hand.';
+      return;
+    }
+    const canvas = Object.assign(document.createElement('canvas'), {
+      width: film.videoWidth,
+      height: film.videoHeight,
+    });
+    canvas.getContext('2d')?.drawImage(film, 0, 0);
+    const frame = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
+    if (!frame) return;
+    const at = film.currentTime.toFixed(1).replace('.', '-');
+    const [id] = await uploads.add([new File([frame], `${file.title} - at ${at} s.png`)]);
+    frameSaid = id
+      ? 'It is in the library now.'
+      : (uploads.list.at(-1)?.sentence ?? 'The picture did not get through: try it again.');
+    await queryClient.invalidateQueries({ queryKey: ['files'] });
+  }
 
   async function change(body: Schemas['DownloadChange'], sentence = 'Kept.') {
     if (!file) return;
@@ -58,7 +82,15 @@
         <audio class="w-full max-w-[640px]" controls preload="metadata" src={address}></audio>
       {:else if file.kind === 'video'}
         <!-- svelte-ignore a11y_media_has_caption (the editor's own file, looked at by its keeper) -->
-        <video class="max-h-full max-w-full bg-black" controls preload="metadata" src={address}></video>
+        <video bind:this={film} class="max-h-full max-w-full bg-black" controls preload="metadata" src={address}
+        ></video>
+        <p class="mt-3 flex items-center gap-3">
+          <button class="dk-button" onclick={() => void takeFrame()}>Take this moment as a picture</button>
+          <span class="text-quiet" role="status"
+            >{frameSaid ||
+              'Stop where it shows best: it becomes a picture of the library, to stand for the film.'}</span
+          >
+        </p>
       {:else if file.kind === 'text'}
         <pre class="max-w-[80ch] bg-base-100 p-5 text-read whitespace-pre-wrap">{detail.data?.text}</pre>
       {:else}
