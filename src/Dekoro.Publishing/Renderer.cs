@@ -39,6 +39,15 @@ public sealed class Renderer : IAsyncDisposable
         return blocks;
     }
 
+    /// <summary>The pictures in cells, each by itself.</summary>
+    public async Task<IReadOnlyList<(string BlockId, string Html)>> FiguresInCellsAsync(PageModel model)
+    {
+        var figures = new List<(string, string)>();
+        foreach (var figure in model.Plan.Page.Document.Figures.Where(f => f.Size is FigureSize.OfCell && model.Plan.Figures.ContainsKey(f.Id)))
+            figures.Add((figure.Id, (await RenderAsync<FigureView>(new() { [nameof(FigureView.Model)] = model, [nameof(FigureView.Figure)] = model.Plan.Figures[figure.Id] })).Trim()));
+        return figures;
+    }
+
     public async ValueTask DisposeAsync()
     {
         await _html.DisposeAsync();

@@ -32,9 +32,10 @@ public static class SiteCss
             .column { padding-inline: max(var(--pad), calc((100% - {{Px(style.ColumnPx)}}) / 2)); }
             .bar, .foot { padding-inline: max(var(--pad), calc((100% - {{Px(style.WidePx)}}) / 2)); }
             .fig-px { width: min(var(--px), 100%); }
-            .fig-out { --w: min(var(--px), calc(100cqi - 2 * var(--pad))); width: var(--w); margin-inline: calc((100% - var(--w)) / 2); }
-            .fig-wide { --px: {{Px(style.WidePx)}}; }
+            .fig-out, .cells-wide { --w: min(var(--px), calc(100cqi - 2 * var(--pad))); width: var(--w); margin-inline: calc((100% - var(--w)) / 2); }
+            .fig-wide, .cells-wide { --px: {{Px(style.WidePx)}}; }
             .fig-px.fig-out { --w: min(var(--px), {{Px(style.WidePx)}}, calc(100cqi - 2 * var(--pad))); width: var(--w); }
+            .cells { gap: {{Px(style.GutterPx)}}; }
             .fig-edge { width: 100cqi; margin-inline: calc((100% - 100cqi) / 2); }
             """);
         foreach (var c in WidthClasses.All)
@@ -44,6 +45,7 @@ public static class SiteCss
                   :root { --pad: {{Px(style.PaddingPx[c])}}; }
                   .fig-third { width: {{layout.InColumn(SizeRole.Third)[c].ToCss("%")}}; }
                   .fig-half { width: {{layout.InColumn(SizeRole.Half)[c].ToCss("%")}}; }
+                  {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}.side-left { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
                   .beside-{{Name(c)}}.side-right { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }

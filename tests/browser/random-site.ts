@@ -40,9 +40,19 @@ export function randomSite(seed: number) {
   });
   const words = (count: number) => Array.from({ length: count }, () => one(vocabulary)).join(' ') + '.';
   const paragraph = () => ({ type: 'paragraph', content: [{ type: 'text', text: words(int(1, 120)) }] });
+  const columns = (id: string) => ({
+    type: 'columns',
+    attrs: { id, inRow: int(2, 6), extent: one(['column', 'wide']) },
+    content: Array.from({ length: int(1, 7) }, (_, i) => ({
+      type: 'cell',
+      attrs: { id: `${id}c${i}` },
+      content: [...(random() < 0.8 ? [figure(`${id}c${i}f`)] : []), ...Array.from({ length: int(0, 2) }, () => ({ type: 'paragraph', content: [{ type: 'text', text: words(int(1, 20)) }] }))],
+    })),
+  });
   const piece = (id: string) => {
     const kind = random();
-    if (kind < 0.45) return figure(id);
+    if (kind < 0.4) return figure(id);
+    if (kind < 0.5) return columns(id);
     if (kind < 0.8) return paragraph();
     if (kind < 0.88) return { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(int(1, 8)) }] };
     if (kind < 0.94) return { type: one(['bulletList', 'orderedList']), content: Array.from({ length: int(1, 5) }, () => ({ type: 'listItem', content: [paragraph()] })) };

@@ -11,7 +11,24 @@ public sealed record Document(ImmutableArray<Block> Blocks)
 
     public static Document Empty { get; } = new([]);
 
-    public IEnumerable<FigureBlock> Figures => Blocks.OfType<FigureBlock>();
+    /// <summary>Every picture, in the order of the page, those in cells too.</summary>
+    public IEnumerable<FigureBlock> Figures => Blocks.SelectMany(b => b is ColumnsBlock c ? c.Cells.SelectMany(cell => cell.Blocks) : [b]).OfType<FigureBlock>();
+
+    /// <summary>The same with every picture changed; null takes its place out.</summary>
+    public Document WithFigures(Func<FigureBlock, FigureBlock?> change)
+    {
+        return new(Changed(Blocks));
+
+        ImmutableArray<Block> Changed(ImmutableArray<Block> blocks) =>
+        [
+            .. blocks.Select(b => b switch
+            {
+                FigureBlock figure => change(figure),
+                ColumnsBlock columns => columns with { Cells = [.. columns.Cells.Select(cell => cell with { Blocks = Changed(cell.Blocks) })] },
+                _ => b,
+            }).OfType<Block>(),
+        ];
+    }
 }
 
 /// <summary>A piece of a page; <paramref name="Id"/> stays with it for good.</summary>
@@ -28,6 +45,22 @@ public sealed record ListBlock(string Id, bool Ordered, ImmutableArray<Immutable
 public sealed record QuoteBlock(string Id, ImmutableArray<Block> Blocks) : Block(Id);
 
 public sealed record RuleBlock(string Id) : Block(Id);
+
+/// <summary>Cells side by side, all as wide as each other; on narrower screens fewer stand in a row.</summary>
+/// <param name="InRow">2 to 6 on desktops.</param>
+public sealed record ColumnsBlock(string Id, int InRow, Extent Extent, ImmutableArray<CellBlock> Cells) : Block(Id)
+{
+    public const int LeastInRow = 2, MostInRow = 6, MostCells = 24;
+
+    /// <summary>True where no cell shows anything: such cells wait on the desk and are never published.</summary>
+    public bool IsEmpty => Cells.All(c => c.Blocks.IsEmpty);
+}
+
+/// <param name="Blocks">Pictures as wide as the cell, and words.</param>
+public sealed record CellBlock(string Id, ImmutableArray<Block> Blocks) : Block(Id);
+
+/// <summary>How far a structure reaches: over the column of text, or over the wider one.</summary>
+public enum Extent { Column, Wide }
 
 public abstract record Inline;
 
@@ -52,6 +85,9 @@ public abstract record FigureSize
     private FigureSize() { }
 
     public sealed record ByRole(SizeRole Role) : FigureSize;
+
+    /// <summary>As wide as the cell it stands in.</summary>
+    public sealed record OfCell : FigureSize;
 
     public sealed record ByPx : FigureSize
     {

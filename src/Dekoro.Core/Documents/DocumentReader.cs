@@ -20,11 +20,15 @@ public sealed class DocumentReader
     /// <summary>Shapes of figures, width over height: 1:20 to 20:1.</summary>
     public const double NarrowestShape = 0.05, WidestShape = 20;
 
+    /// <summary>How the size of a picture in a cell is written.</summary>
+    internal const string CellSize = "cell";
+
     private const int MostErrors = 20, MostDepth = 12, MostBlocks = 20_000, MostTextLength = 4_000_000;
 
     private readonly List<DocumentError> _errors = [];
     private readonly HashSet<string> _ids = [];
     private int _blocks, _textLength, _made;
+    private bool _inCell;
 
     private DocumentReader() { }
 
@@ -71,9 +75,10 @@ public sealed class DocumentReader
             case "orderedList": return new ListBlock(Id(node), true, Items(node, path, depth));
             case "blockquote": return new QuoteBlock(Id(node), Blocks(node, path, depth + 1));
             case "horizontalRule": return new RuleBlock(Id(node));
-            case "figure" when depth == 0: return Figure(node, path);
+            case "columns" when depth == 0: return Columns(node, path);
+            case "figure" when depth == (_inCell ? 1 : 0): return Figure(node, path);
             case "figure":
-                Refuse(path, "A picture stands between pieces of the page, not inside a list or a quote.");
+                Refuse(path, "A picture stands between pieces of the page or in a cell, not inside a list or a quote.");
                 return null;
             default:
                 Refuse(path, $"A piece of the kind “{Type(node)}” is not known here.");
@@ -90,6 +95,31 @@ public sealed class DocumentReader
             else if (Blocks(node, at, depth + 1) is { IsEmpty: false } blocks) items.Add(blocks);
         }
         return items.ToImmutable();
+    }
+
+    private ColumnsBlock Columns(JsonElement node, string path)
+    {
+        var (inRow, extent, cells) = (ColumnsBlock.LeastInRow, Extent.Column, ImmutableArray.CreateBuilder<CellBlock>());
+        if (node.TryGetProperty("attrs", out var attrs) && attrs.ValueKind == JsonValueKind.Object)
+        {
+            extent = Choice(attrs, "extent", path + ".attrs.", Extent.Column);
+            if (!attrs.TryGetProperty("inRow", out var n) || n.ValueKind != JsonValueKind.Number || !n.TryGetInt32(out inRow) || inRow is < ColumnsBlock.LeastInRow or > ColumnsBlock.MostInRow)
+                Refuse(path + ".attrs.inRow", $"From {ColumnsBlock.LeastInRow} to {ColumnsBlock.MostInRow} cells stand in a row.");
+        }
+        foreach (var (cell, at) in Children(node, path))
+        {
+            if (Type(cell) != "cell") Refuse(at, "Columns hold cells only.");
+            else if (cells.Count == ColumnsBlock.MostCells) Refuse(at, $"Columns hold at most {ColumnsBlock.MostCells} cells.");
+            else
+            {
+                var id = Id(cell);
+                _inCell = true;
+                cells.Add(new(id, Blocks(cell, at, 1)));
+                _inCell = false;
+            }
+        }
+        if (cells.Count == 0) Refuse(path, "Columns hold one cell at least.");
+        return new(Id(node), inRow, extent, cells.ToImmutable());
     }
 
     private FigureBlock? Figure(JsonElement node, string path)
@@ -118,11 +148,14 @@ public sealed class DocumentReader
 
     private FigureSize Size(JsonElement attrs, string at)
     {
+        if (_inCell) return new FigureSize.OfCell();
         if (attrs.TryGetProperty("size", out var size) && size.ValueKind == JsonValueKind.Number)
         {
             if (size.TryGetInt32(out var px) && px is >= FigureSize.ByPx.Least and <= FigureSize.ByPx.Most) return new FigureSize.ByPx(px);
             Refuse(at + "size", $"A size in px is a whole number from {FigureSize.ByPx.Least} to {FigureSize.ByPx.Most}.");
         }
+        // Moved out of a cell, a picture takes the column.
+        if (size.ValueKind == JsonValueKind.String && size.ValueEquals(CellSize)) return new FigureSize.ByRole(SizeRole.Column);
         return new FigureSize.ByRole(size.ValueKind == JsonValueKind.Number ? SizeRole.Column : Choice(attrs, "size", at, SizeRole.Column));
     }
 

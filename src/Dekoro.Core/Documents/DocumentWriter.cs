@@ -24,12 +24,13 @@ public static class DocumentWriter
         QuoteBlock q => Node("blockquote", q.Id, q.Blocks.Select(Block)),
         RuleBlock r => Node("horizontalRule", r.Id, null),
         FigureBlock f => Figure(f),
+        ColumnsBlock c => Node("columns", c.Id, c.Cells.Select(cell => Node("cell", cell.Id, cell.Blocks.Select(Block))), ("inRow", c.InRow), ("extent", Written(c.Extent))),
         _ => throw new ArgumentException($"No way to write {block.GetType().Name}.", nameof(block)),
     };
 
     private static JsonObject Figure(FigureBlock f) => Node("figure", f.Id, null,
         ("asset", f.AssetId),
-        ("size", f.Size is FigureSize.ByPx px ? px.CssPx : Written(((FigureSize.ByRole)f.Size).Role)),
+        ("size", f.Size switch { FigureSize.ByPx px => px.CssPx, FigureSize.ByRole role => Written(role.Role), _ => DocumentReader.CellSize }),
         ("side", Written(f.Side)),
         ("beside", f.TextBeside),
         ("shape", f.Shape?.ToString()),

@@ -15,15 +15,18 @@ public static class Inserting
 
     /// <summary>The same words with some pictures taken out, or put in as others.</summary>
     /// <param name="assetOf">The picture to stand in a picture's place; null takes the place out.</param>
-    public static Document WithPictures(Document pieces, Func<string, string?> assetOf) => new(
-    [
-        .. pieces.Blocks.Select(b => b is not FigureBlock figure ? b : assetOf(figure.AssetId) is { } id ? figure with { AssetId = id } : null).OfType<Block>(),
-    ]);
+    public static Document WithPictures(Document pieces, Func<string, string?> assetOf) =>
+        pieces.WithFigures(figure => assetOf(figure.AssetId) is { } id ? figure with { AssetId = id } : null);
 
     private static Block Renamed(Block block, Func<string> newId) => block switch
     {
         ListBlock list => list with { Id = newId(), Items = [.. list.Items.Select(item => item.Select(b => Renamed(b, newId)).ToImmutableArray())] },
         QuoteBlock quote => quote with { Id = newId(), Blocks = [.. quote.Blocks.Select(b => Renamed(b, newId))] },
+        ColumnsBlock columns => columns with
+        {
+            Id = newId(),
+            Cells = [.. columns.Cells.Select(cell => cell with { Id = newId(), Blocks = [.. cell.Blocks.Select(b => Renamed(b, newId))] })],
+        },
         _ => block with { Id = newId() },
     };
 }

@@ -10,6 +10,7 @@ public static class PlainText
         HeadingBlock h => Of(h.Inlines),
         ListBlock l => string.Join('\n', l.Items.Select((item, i) => (l.Ordered ? $"{i + 1}. " : "• ") + string.Join('\n', item.Select(Of)))),
         QuoteBlock q => string.Join('\n', q.Blocks.Select(Of)),
+        ColumnsBlock c => string.Join('\n', c.Cells.SelectMany(cell => cell.Blocks).Select(Of)),
         _ => "",
     };
 
@@ -19,9 +20,11 @@ public static class PlainText
     /// </summary>
     public static string Beside(Document page, string blockId, int most = 160)
     {
-        var at = page.Blocks.Select(b => b.Id).ToList().IndexOf(blockId);
-        if (at < 0) return "";
-        var words = page.Blocks.Skip(at + 1).Take(1).Concat(page.Blocks.Take(at).Reverse().Take(1)).Select(Of).FirstOrDefault(text => text.Trim().Length > 0, "").ReplaceLineEndings(" ").Trim();
+        var cells = page.Blocks.OfType<ColumnsBlock>().SelectMany(c => c.Cells).Select(c => c.Blocks);
+        var among = cells.Prepend(page.Blocks).FirstOrDefault(blocks => blocks.Any(b => b.Id == blockId));
+        if (among.IsDefault) return "";
+        var at = among.Select(b => b.Id).ToList().IndexOf(blockId);
+        var words = among.Skip(at + 1).Take(1).Concat(among.Take(at).Reverse().Take(1)).Select(Of).FirstOrDefault(text => text.Trim().Length > 0, "").ReplaceLineEndings(" ").Trim();
         if (words.Length <= most) return words;
         var end = words.LastIndexOf(' ', most - 1);
         return (end > 0 ? words[..end] : words[..(most - 1)]) + "…";

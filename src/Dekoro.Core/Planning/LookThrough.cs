@@ -1,4 +1,3 @@
-using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Widths;
@@ -17,9 +16,9 @@ public sealed record Standing(PictureFacts Picture, Cut Cut, KeepLoss Loss, PerC
 public static class LookThrough
 {
     /// <param name="shape">Null: as is.</param>
-    public static Standing Of(PictureFacts picture, FigureSize size, AspectRatio? shape, PageLayout layout)
+    public static Standing Of(PictureFacts picture, SlotWidth slot, AspectRatio? shape, PageLayout layout)
     {
-        var (cut, slot) = (PagePlanner.CutOf(shape, picture), layout.SlotOf(size));
+        var cut = PagePlanner.CutOf(shape, picture);
         var exact = Ladder.DemandsOf(slot, layout.Style.Devices, cut.Width).Select(d => d.WidthPx).ToArray();
         return new(picture, cut, PagePlanner.LossOf(shape, picture, cut), PagePlanner.FitsOf(picture, cut, slot, exact, layout.Style), 1 - cut.ShareOf(picture.Size));
     }

@@ -23,6 +23,11 @@ internal static class PageFlow
         var (y, floatUntil, floatWidth) = (HeadPx, 0.0, 0.0);
         foreach (var block in document.Blocks)
         {
+            if (block is ColumnsBlock columns)
+            {
+                y = Rows(columns, Math.Max(y, floatUntil), tops, shapeOf, layout, c);
+                continue;
+            }
             if (block is not FigureBlock figure)
             {
                 var width = y < floatUntil ? column - floatWidth - layout.Style.GutterPx : column;
@@ -38,6 +43,29 @@ internal static class PageFlow
             else y += height;
         }
         return tops;
+    }
+
+    /// <returns>Where the last row ends.</returns>
+    private static double Rows(
+        ColumnsBlock columns, double y, Dictionary<string, double> tops, Func<FigureBlock, AspectRatio?> shapeOf, PageLayout layout, WidthClass c)
+    {
+        var width = layout.CellOf(columns.InRow, columns.Extent).At(layout.Style.Classes.ReferencePx[c]);
+        foreach (var row in columns.Cells.Chunk(PageLayout.InRow(columns.InRow)[c]))
+        {
+            var end = y;
+            foreach (var cell in row)
+            {
+                var at = y;
+                foreach (var block in cell.Blocks)
+                {
+                    if (block is FigureBlock figure) tops[figure.Id] = at;
+                    at += (block is FigureBlock f ? width / (shapeOf(f)?.Value ?? 1.5) : TextHeight(block, width, layout)) + BetweenPx;
+                }
+                end = Math.Max(end, at);
+            }
+            y = end;
+        }
+        return y;
     }
 
     private static double TextHeight(Block block, double width, PageLayout layout)

@@ -39,7 +39,7 @@ public sealed class PageLayout
         _ => new(Affine.Container, Affine.Container, Affine.Container),
     };
 
-    /// <summary>How wide a figure of a size stands, at every width.</summary>
+    /// <summary>How wide a figure of a size stands between the pieces of a page, at every width.</summary>
     public SlotWidth SlotOf(FigureSize size) => size switch
     {
         FigureSize.ByPx px => (px.CssPx > Style.ColumnPx ? Wide : Column).Cap(px.CssPx),
@@ -49,12 +49,28 @@ public sealed class PageLayout
         _ => throw new ArgumentException("Unknown size.", nameof(size)),
     };
 
+    /// <summary>How many cells stand in a row: all on desktops, one on phones, and of four or more half as many on tablets.</summary>
+    public static PerClass<int> InRow(int onDesktop) => new(1, onDesktop <= 3 ? onDesktop : (onDesktop + 1) / 2, onDesktop);
+
+    /// <summary>How wide each cell of columns is, at every width.</summary>
+    public SlotWidth CellOf(int inRow, Extent extent) => SlotWidth.PerClass(
+        InRow(inRow).Select((_, n) => (extent == Extent.Wide ? Wide : Column).Within(Affine.Part(1.0 / n, Style.GutterPx))), Style.Classes);
+
+    /// <summary>Every picture of a page with how wide it stands.</summary>
+    public IEnumerable<(FigureBlock Figure, SlotWidth Slot)> Standing(Document page) => page.Blocks.SelectMany(block => block switch
+    {
+        FigureBlock figure => [(figure, SlotOf(figure.Size))],
+        ColumnsBlock columns => columns.Cells.SelectMany(c => c.Blocks).OfType<FigureBlock>().Select(f => (f, CellOf(columns.InRow, columns.Extent))),
+        _ => Enumerable.Empty<(FigureBlock, SlotWidth)>(),
+    });
+
     /// <summary>
     /// Where text runs beside the figure: never on phones, and only where the narrowest screen of the class leaves
     /// <see cref="LeastCharactersBeside"/> characters to a line.
     /// </summary>
     public PerClass<bool> BesideOf(FigureBlock figure)
     {
+        if (figure.Size is FigureSize.OfCell) return new(false, false, false);
         var mayStandBeside = figure.TextBeside && figure.Side != Side.Centre && !BreaksOut(figure.Size)
             && figure.Size is not FigureSize.ByRole { Role: SizeRole.Column };
         var slot = SlotOf(figure.Size);

@@ -17,9 +17,9 @@ public static class PagePlanner
     /// <summary>Where the page's pictures stand, before any ladder is chosen.</summary>
     public static ImmutableArray<Place> PlacesOf(PageSource page, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures) =>
     [
-        .. page.Document.Figures
-            .Where(f => pictures.ContainsKey(f.AssetId))
-            .Select(f => new Place(page.Id, f.Id, f.AssetId, CutOf(f, pictures[f.AssetId]), layout.SlotOf(f.Size))),
+        .. layout.Standing(page.Document)
+            .Where(s => pictures.ContainsKey(s.Figure.AssetId))
+            .Select(s => new Place(page.Id, s.Figure.Id, s.Figure.AssetId, CutOf(s.Figure, pictures[s.Figure.AssetId]), s.Slot)),
     ];
 
     public static PagePlan Plan(PageSource page, PlanFacts facts)
@@ -145,6 +145,7 @@ public static class PagePlanner
         var result = page.Document.Figures.ToDictionary(f => f.Id, _ => Loading.Later);
         AspectRatio? ShapeOf(FigureBlock f) => facts.Pictures.TryGetValue(f.AssetId, out var p) ? CutOf(f, p).Shape : null;
         var byVisits = WidthClasses.All.OrderByDescending(c => style.Devices.In(c, style.Classes).Sum(d => d.Share));
+        var slots = layout.Standing(page.Document).ToDictionary(s => s.Figure.Id, s => s.Slot);
         string? first = null;
         foreach (var c in byVisits)
         {
@@ -158,7 +159,7 @@ public static class PagePlanner
 
         double AreaAt(FigureBlock f, WidthClass c)
         {
-            var w = layout.SlotOf(f.Size).At(style.Classes.ReferencePx[c]);
+            var w = slots[f.Id].At(style.Classes.ReferencePx[c]);
             return w * w / (ShapeOf(f)?.Value ?? 1.5);
         }
     }

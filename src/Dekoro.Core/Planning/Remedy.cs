@@ -11,12 +11,13 @@ namespace Dekoro.Core.Planning;
 public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePicture = false)
 {
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
-    public static Remedy? For(FigurePlan figure, PageLayout layout) => For(figure.Picture, figure.Cut, figure.Fits, layout);
+    public static Remedy? For(FigurePlan figure, PageLayout layout) => For(figure.Picture, figure.Cut, figure.Fits, layout, figure.Block.Size is not FigureSize.OfCell);
 
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
-    public static Remedy? For(Standing standing, PageLayout layout) => For(standing.Picture, standing.Cut, standing.Fits, layout);
+    /// <param name="takesSize">False where the place gives the picture its size, as a cell does.</param>
+    public static Remedy? For(Standing standing, PageLayout layout, bool takesSize = true) => For(standing.Picture, standing.Cut, standing.Fits, layout, takesSize);
 
-    private static Remedy? For(PictureFacts picture, Cut cut, PerClass<Fit> fits, PageLayout layout)
+    private static Remedy? For(PictureFacts picture, Cut cut, PerClass<Fit> fits, PageLayout layout, bool takesSize)
     {
         var worst = WidthClasses.All.Select(c => fits[c]).Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density);
         if (worst is null) return null;
@@ -24,7 +25,7 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
         if (worst.Reason == FitReason.Blurred) return new("The picture itself is blurred: no size mends that, so choose another.");
         if (worst.Reason == FitReason.CutTooTight)
             return new($"The cut keeps {cut.Width} of {picture.Size.Width} px; the whole picture would be sharp on {at}.", WholePicture: true);
-        return LargestSharp(picture, cut, layout) is { } role
+        return takesSize && LargestSharp(picture, cut, layout) is { } role
             ? new($"{Capital(NameOf(role))} would be sharp everywhere.", role)
             : new($"The file is {picture.Size.Width} px wide; on {at} it takes {SharpFileWidth(worst, picture, cut)} px to be sharp here.");
     }

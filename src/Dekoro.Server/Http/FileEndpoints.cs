@@ -2,6 +2,7 @@ using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
 using Dekoro.Imaging;
 using Dekoro.Server.Work;
 using Dekoro.Storage;
@@ -155,17 +156,18 @@ internal static class FileEndpoints
         return TypedResults.Ok(new SomeFiles([.. files.Ids.Distinct().Where(found.ContainsKey).Select(id => ItemOf(found[id], places[id].Count(), twins[id]))]));
     }
 
-    private static IEnumerable<Standing> BestFirst(IReadOnlyList<Asset> all, (FigureSize Size, AspectRatio? Shape) place, Workspace workspace)
+    private static IEnumerable<Standing> BestFirst(IReadOnlyList<Asset> all, (Func<PageLayout, SlotWidth> SlotIn, AspectRatio? Shape) place, Workspace workspace)
     {
         var layout = new PageLayout(workspace.Style.Current);
-        return LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, place.Size, place.Shape, layout)));
+        return LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, place.SlotIn(layout), place.Shape, layout)));
     }
 
     private static ProblemHttpResult NoPlace() => Problems.Of(400, "A place has a size, as in size=half, and perhaps a shape, as in shape=16:9.", "size");
 
     internal static ThroughLook ThroughOf(Standing s) => new(s.Cut, s.Loss.InWords(), Looking.FitOf(s.Fits.Phone), Looking.FitOf(s.Fits.Desktop));
 
-    private static (FigureSize Size, AspectRatio? Shape)? PlaceOf(string size, string? shape)
+    /// <summary>A place by its written size: a role, a number of px, or a cell as in "cell-4-wide".</summary>
+    private static (Func<PageLayout, SlotWidth> SlotIn, AspectRatio? Shape)? PlaceOf(string size, string? shape)
     {
         AspectRatio? cut = null;
         if (!string.IsNullOrEmpty(shape))
@@ -173,8 +175,10 @@ internal static class FileEndpoints
             if (!AspectRatio.TryParse(shape, out var parsed)) return null;
             cut = parsed;
         }
-        if (int.TryParse(size, out var px)) return px is >= FigureSize.ByPx.Least and <= FigureSize.ByPx.Most ? (new FigureSize.ByPx(px), cut) : null;
-        return Enum.TryParse<SizeRole>(size, ignoreCase: true, out var role) ? (new FigureSize.ByRole(role), cut) : null;
+        if (int.TryParse(size, out var px)) return px is >= FigureSize.ByPx.Least and <= FigureSize.ByPx.Most ? (layout => layout.SlotOf(new FigureSize.ByPx(px)), cut) : null;
+        if (size.Split('-') is ["cell", var n, var reach] && int.TryParse(n, out var inRow) && inRow is >= ColumnsBlock.LeastInRow and <= ColumnsBlock.MostInRow && Enum.TryParse<Extent>(reach, ignoreCase: true, out var extent))
+            return (layout => layout.CellOf(inRow, extent), cut);
+        return Enum.TryParse<SizeRole>(size, ignoreCase: true, out var role) ? (layout => layout.SlotOf(new FigureSize.ByRole(role)), cut) : null;
     }
 
     private static Results<Ok<FileDetail>, ProblemHttpResult> One(string id, Workspace workspace, PlanBook book)
@@ -262,5 +266,5 @@ internal static class FileEndpoints
             [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays), asset.AddedBy, asset.Colours ?? [], asset.OwnAddress);
     }
 
-    internal static string SizeOf(FigureSize size) => size is FigureSize.ByPx px ? $"{px.CssPx} px" : Remedy.NameOf(((FigureSize.ByRole)size).Role);
+    internal static string SizeOf(FigureSize size) => size switch { FigureSize.ByPx px => $"{px.CssPx} px", FigureSize.ByRole role => Remedy.NameOf(role.Role), _ => "a cell" };
 }

@@ -34,8 +34,9 @@ public sealed record LadderLook(string Title, Cut Cut, int Places, IReadOnlyList
 public sealed record BlockLook(string Id, string Html);
 
 /// <summary>Everything the desk shows of a draft that is not typed by hand.</summary>
+/// <param name="InCells">The pictures that stand in cells, each by itself.</param>
 public sealed record Look(
-    IReadOnlyList<BlockLook> Blocks, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
+    IReadOnlyList<BlockLook> Blocks, IReadOnlyList<BlockLook> InCells, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
 
 /// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
 public sealed class Looking(PlanBook book, Renderer renderer)
@@ -45,9 +46,11 @@ public sealed class Looking(PlanBook book, Renderer renderer)
     public async Task<Look> AtAsync(PageSource page)
     {
         var plan = PagePlanner.Plan(page, book.Facts(page));
-        var blocks = await renderer.BlocksAsync(new PageModel(plan, book.Frame(), Addresses, "", IsProof: true));
-        return new([.. blocks.Select(b => new BlockLook(b.BlockId, b.Html))], plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)), plan.Notices, plan.Weights);
+        var model = new PageModel(plan, book.Frame(), Addresses, "", IsProof: true);
+        return new(LooksOf(await renderer.BlocksAsync(model)), LooksOf(await renderer.FiguresInCellsAsync(model)), plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)), plan.Notices, plan.Weights);
     }
+
+    private static BlockLook[] LooksOf(IEnumerable<(string Id, string Html)> drawn) => [.. drawn.Select(b => new BlockLook(b.Id, b.Html))];
 
     /// <summary>What a device of this viewport and pixel ratio takes of the page as it is written now, in the page's order.</summary>
     public IReadOnlyList<FileTaken> On(PageSource page, double viewportCssPx, double pixelRatio)

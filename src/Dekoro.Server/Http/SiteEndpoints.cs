@@ -14,10 +14,13 @@ public sealed record SizeOffer(SizeRole Role, string Name, IReadOnlyList<Segment
 /// <summary>What a figure's size in px and its shape (width over height) may be.</summary>
 public sealed record FigureLimits(int LeastPx, int MostPx, double NarrowestShape, double WidestShape);
 
+/// <summary>Columns of a number of cells in a row, with how many stand there on each class of screen.</summary>
+public sealed record RowOffer(int Cells, PerClass<int> InRow);
+
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    FigureLimits Limits, bool IsPublished);
+    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, bool IsPublished);
 
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
@@ -38,7 +41,9 @@ internal static class SiteEndpoints
         return new(style.Name, style.Classes, style.FirstScreenPx, style.Shapes,
             [.. Enum.GetValues<SizeRole>().Select(r => new SizeOffer(r, Remedy.NameOf(r), layout.SlotOf(new FigureSize.ByRole(r)).Segments))],
             layout.Column.Segments,
-            new(FigureSize.ByPx.Least, FigureSize.ByPx.Most, DocumentReader.NarrowestShape, DocumentReader.WidestShape), live.IsThere);
+            new(FigureSize.ByPx.Least, FigureSize.ByPx.Most, DocumentReader.NarrowestShape, DocumentReader.WidestShape),
+            [.. Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - ColumnsBlock.LeastInRow + 1).Select(n => new RowOffer(n, PageLayout.InRow(n)))],
+            ColumnsBlock.MostCells, live.IsThere);
     }
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)

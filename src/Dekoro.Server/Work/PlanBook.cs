@@ -4,6 +4,7 @@ using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
 using Dekoro.Publishing;
 using Dekoro.Storage;
 
@@ -79,7 +80,9 @@ public sealed class PlanBook(Workspace workspace)
     }
 
     /// <summary>Where each picture stands on drafts of pages that are on or off: the library's "used in".</summary>
-    public ILookup<string, (PageRow Page, FigureBlock Figure)> PlacesByPicture() => workspace.Pages.All()
-        .SelectMany(page => DocumentOf(page).Figures.Select(figure => (Page: page, Figure: figure)))
-        .ToLookup(p => p.Figure.AssetId);
+    public ILookup<string, (PageRow Page, FigureBlock Figure, SlotWidth Slot)> PlacesByPicture()
+    {
+        var layout = new PageLayout(workspace.Style.Current);
+        return workspace.Pages.All().SelectMany(page => layout.Standing(DocumentOf(page)).Select(s => (Page: page, s.Figure, s.Slot))).ToLookup(p => p.Figure.AssetId);
+    }
 }

@@ -1,3 +1,4 @@
+using CsCheck;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -17,6 +18,39 @@ public sealed class PagePlanTests
         double[] At(double viewport) => [.. blocks.Select(b => plan.Figures[b.Id].Slot.At(viewport))];
         Assert.Equal([358, 358, 358, 358, 390], At(390));
         Assert.Equal([224, 348, 720, 1080, 1280], At(1280));
+    }
+
+    [Fact]
+    public void Cells_with_the_gutters_between_them_fill_their_row_at_every_width() =>
+        Gen.Select(Gen.Int[2, 6], Gen.Enum<Extent>(), Gen.Double[320, 2600]).Sample((inRow, extent, viewport) =>
+        {
+            var plan = Plan(Page(Columns("c", inRow, extent, "f1", "f2")), [Picture()]);
+            var (style, layout) = (plan.Layout.Style, plan.Layout);
+            var whole = (extent == Extent.Wide ? layout.Wide : layout.Column).At(viewport);
+            var n = PageLayout.InRow(inRow)[viewport >= style.Classes.DesktopFromPx ? WidthClass.Desktop : viewport >= style.Classes.TabletFromPx ? WidthClass.Tablet : WidthClass.Phone];
+            Assert.Equal(whole, n * plan.Figures["f1"].Slot.At(viewport) + (n - 1) * style.GutterPx, 6);
+            Assert.InRange(n, 1, inRow);
+            Assert.Equal(plan.Figures["f1"].Slot.At(viewport), plan.Figures["f2"].Slot.At(viewport));
+        });
+
+    [Fact]
+    public void A_picture_in_a_cell_is_planned_as_one_that_stands_alone_at_that_width_and_is_offered_no_other_size()
+    {
+        var small = Picture(width: 500, height: 400);
+        var plan = Plan(Page(Columns("c", 2, Extent.Wide, "f1"), Text("t", "Below")), [small]);
+        var seen = LookThrough.Of(small, plan.Layout.CellOf(2, Extent.Wide), null, plan.Layout);
+        Assert.Equal(seen.Fits.Select((_, f) => f.Word), plan.Figures["f1"].Fits.Select((_, f) => f.Word));
+        Assert.Null(Remedy.For(plan.Figures["f1"], plan.Layout)!.Size);
+        Assert.Contains("px wide", Remedy.For(plan.Figures["f1"], plan.Layout)!.Sentence, StringComparison.Ordinal);
+        Assert.Equal(new(false, false, false), plan.Figures["f1"].Beside);
+    }
+
+    [Fact]
+    public void Of_cells_only_those_in_the_first_screen_load_at_once()
+    {
+        var plan = Plan(Page(Columns("c", 2, Extent.Wide, [.. Enumerable.Range(0, 20).Select(i => $"f{i}")])), [Picture()]);
+        Assert.Contains(plan.Figures["f0"].Loading, new[] { Loading.First, Loading.AtOnce });
+        Assert.Equal(Loading.Later, plan.Figures["f19"].Loading);
     }
 
     [Fact]

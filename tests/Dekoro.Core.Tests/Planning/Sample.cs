@@ -20,6 +20,10 @@ internal static class Sample
         new(id, asset, size ?? new FigureSize.ByRole(role), side, beside, shape is not null && AspectRatio.TryParse(shape, out var s) ? s : null,
             alt ?? new AltChoice(false, null), caption ?? new CaptionChoice(CaptionSource.None), link ?? new LinkChoice(FigureLinkKind.None));
 
+    /// <summary>Columns with one picture in each cell.</summary>
+    public static ColumnsBlock Columns(string id, int inRow, Extent extent, params string[] figures) =>
+        new(id, inRow, extent, [.. figures.Select(f => new CellBlock("cell-" + f, [Figure(f, size: new FigureSize.OfCell())]))]);
+
     public static ParagraphBlock Text(string id, string text) => new(id, [new TextRun(text)]);
 
     public static PageSource Page(params Block[] blocks) => new("home", "Home", "", "", new Document([.. blocks]));

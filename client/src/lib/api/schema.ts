@@ -2677,6 +2677,7 @@ export interface components {
         };
         Look: {
             blocks: components["schemas"]["BlockLook"][];
+            inCells: components["schemas"]["BlockLook"][];
             figures: {
                 [key: string]: components["schemas"]["FigureLook"];
             };
@@ -2884,6 +2885,11 @@ export interface components {
             edits: components["schemas"]["EditsLook"];
             keep?: null | components["schemas"]["Box"];
         };
+        RowOffer: {
+            /** Format: int32 */
+            cells: number;
+            inRow: components["schemas"]["PerClassOfint"];
+        };
         Scales: {
             /** Format: int32 */
             step: number;
@@ -2920,6 +2926,9 @@ export interface components {
             sizes: components["schemas"]["SizeOffer"][];
             column: components["schemas"]["Segment"][];
             limits: components["schemas"]["FigureLimits"];
+            rows: components["schemas"]["RowOffer"][];
+            /** Format: int32 */
+            mostCells: number;
             isPublished: boolean;
         };
         SizeOffer: {

@@ -32,6 +32,7 @@
     ['List', 'bulletList'],
     ['Quote', 'blockquote'],
     ['Rule', 'horizontalRule'],
+    ['Columns', 'columns'],
   ] as const;
 
   function fromLibrary() {

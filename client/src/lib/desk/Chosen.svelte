@@ -39,7 +39,7 @@
       scale,
       viewport: desk.width,
       side: figure.side,
-      size: figure.size,
+      size: figure.size === 'cell' ? 'column' : figure.size,
       sizes: desk.site.sizes.map((size) => ({ role: size.role!, px: slotAt(size.width, desk.width) })),
       column: slotAt(desk.site.column, desk.width),
       limits: desk.site.limits,
@@ -67,7 +67,7 @@
     data-testid="trim-marks"
     style="left:{box.left}px;top:{box.top}px;width:{box.width}px;height:{box.height}px"
   >
-    {#each grips as corner (corner)}
+    {#each desk.chosenPiece?.within ? [] : grips as corner (corner)}
       <div
         class="dk-grip pointer-events-auto"
         role="presentation"
@@ -87,7 +87,11 @@
         <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
         <span>{((look?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
       {:else}
-        <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(figure.size)}</span>
+        <span
+          >{Math.round(slotAt(look!.slot, desk.width))} px, {desk.chosenPiece?.within
+            ? 'in a cell'
+            : sizeWords(figure.size)}</span
+        >
         <span class="tag-fit"><Fit word={fit.word} /></span>
         <span>{weight(fit.bytes)}</span>
       {/if}

@@ -7,6 +7,7 @@
   import { find } from '$lib/library/found.svelte';
   import PictureRows from '$lib/library/PictureRows.svelte';
   import ThroughWords from '$lib/library/ThroughWords.svelte';
+  import { Choosing } from '$lib/library/choosing.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
   import { count, weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
@@ -18,6 +19,14 @@
   /** The place that is chosen, unless true shapes are wanted. */
   const place = $derived.by<Through | null>(() => {
     const figure = desk.chosenPiece?.figure;
+    const columns = desk.chosenColumns?.columns;
+    if (columns) {
+      const shape = figure ? figure.shape : desk.inCells.find((one) => one.within === columns.id)?.figure?.shape;
+      return {
+        size: `cell-${columns.inRow}-${columns.extent}`,
+        shape: shape ?? (figure ? '' : (desk.site.shapes[0] ?? '')),
+      };
+    }
     return figure ? { size: String(figure.size), shape: figure.shape ?? '' } : null;
   });
   let trueShapes = $state(false);
@@ -33,14 +42,33 @@
       ? 'Click the picture that is to stand there instead.'
       : desk.gap
         ? 'Click a picture: it goes where the line stands.'
-        : desk.chosen
-          ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
-          : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
+        : desk.chosenColumns
+          ? 'Click a picture: it goes into the next empty cell. Ctrl and a click choose several.'
+          : desk.chosen
+            ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
+            : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
   );
   $effect(() => {
     if (desk.drawerOpen) field?.focus();
     else desk.swapping = null;
   });
+
+  const choosing = new Choosing();
+  $effect(() => {
+    if (!desk.drawerOpen || desk.swapping) choosing.clear();
+  });
+
+  function press(event: MouseEvent, item: FileItem) {
+    if (event.shiftKey && !desk.swapping) choosing.range(found.ids, item.id);
+    else if ((event.ctrlKey || event.metaKey) && !desk.swapping) choosing.turn(item.id);
+    else if (choosing.ids.size > 0 && event.detail > 0) choosing.turn(item.id);
+    else if (choosing.ids.size > 0) placeChosen();
+    else take(item);
+  }
+  function placeChosen() {
+    desk.place([...choosing.ids]);
+    choosing.clear();
+  }
 
   function take(item: FileItem) {
     if (desk.swapping) {
@@ -78,6 +106,10 @@
         />
       </label>
       <span class="min-w-0 flex-1 truncate text-quiet">{sentence}</span>
+      {#if choosing.ids.size > 0}
+        <button class="dk-button main" onclick={placeChosen}>Place {count(choosing.ids.size, 'picture')}</button>
+        <button class="dk-button" onclick={() => choosing.clear()}>Choose none</button>
+      {/if}
       {#if place}
         <label class="flex items-center gap-1.5">
           <input type="checkbox" role="switch" class="toggle toggle-sm" bind:checked={trueShapes} />true shapes
@@ -136,16 +168,30 @@
           class="block w-full cursor-pointer text-left"
           draggable="true"
           ondragstart={(event) => event.dataTransfer?.setData('application/x-dekoro-picture', item.id)}
-          onclick={() => take(item)}
+          aria-pressed={choosing.ids.has(item.id)}
+          onclick={(event) => press(event, item)}
+          onkeydown={(event) => {
+            // Space chooses one more, Enter places.
+            if (event.key !== ' ' || desk.swapping) return;
+            event.preventDefault();
+            choosing.turn(item.id);
+          }}
         >
-          <img
-            src={proofOf(item.picture, 320, item.through?.cut)}
-            alt=""
-            class="block w-full bg-base-300 object-cover"
-            style:height="{height}px"
-            decoding="async"
-            draggable="false"
-          />
+          <span class="relative block" class:dk-crop={choosing.ids.has(item.id)}>
+            {#if choosing.ids.has(item.id)}
+              <span class="dk-tabular absolute top-1 left-1 z-10 min-w-5 bg-base-100 px-1 text-center font-semibold"
+                >{choosing.numberOf(item.id)}</span
+              >
+            {/if}
+            <img
+              src={proofOf(item.picture, 320, item.through?.cut)}
+              alt=""
+              class="block w-full bg-base-300 object-cover"
+              style:height="{height}px"
+              decoding="async"
+              draggable="false"
+            />
+          </span>
           <span class="mt-1 block truncate">{item.words.title}</span>
           {#if item.through}<ThroughWords through={item.through} />{:else}<span class="dk-tabular block text-quiet"
               >{item.width} × {item.height}</span

@@ -17,6 +17,7 @@
 
   let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
   const look = $derived(desk.look?.figures[id]);
+  const piece = $derived(desk.chosenPiece);
   const picture = createQuery(() => onePicture(figure.asset));
   const file = $derived(picture.data?.file);
   const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
@@ -145,13 +146,18 @@
   {/if}
 </Group>
 
-<Group
-  name="Place"
-  value="{figure.side}, {sizeWords(figure.size)}{look?.beside[desk.widthClass] ? ', text beside it' : ''}"
-  bind:open={open.place}
->
-  <FigurePlace {desk} {figure} {set} beside={look?.beside} />
-</Group>
+{#if !piece?.within}<Group
+    name="Place"
+    value="{figure.side}, {sizeWords(figure.size)}{look?.beside[desk.widthClass] ? ', text beside it' : ''}"
+    bind:open={open.place}
+  >
+    <FigurePlace {desk} {figure} {set} beside={look?.beside} />
+  </Group>{:else}
+  <p class="border-b border-hair px-4 py-2.5">
+    As wide as its cell.
+    <button class="dk-link" onclick={() => desk.choose(piece.within)}>To the columns</button>
+  </p>
+{/if}
 
 <Group name="Words" value="{altWords}, caption: {captionSources[figure.captionSource]}" bind:open={open.words}>
   <div class="flex items-center justify-between">

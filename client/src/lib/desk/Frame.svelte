@@ -53,6 +53,11 @@
       data?.types.some((type) =>
         ['Files', 'application/x-dekoro-picture', 'application/x-dekoro-piece'].includes(type),
       );
+    // A piece that is moved goes between pieces; a picture that comes may go into a cell.
+    const cellUnder = (event: DragEvent) =>
+      event.dataTransfer?.types.includes('application/x-dekoro-piece')
+        ? null
+        : ((event.target as Element).closest?.<HTMLElement>('.cell[data-block]') ?? null);
     inside.addEventListener(
       'dragstart',
       (event) => {
@@ -68,7 +73,10 @@
         event.preventDefault();
         event.stopPropagation();
         dropping = true;
-        line = nearest(gapsOf(column), event.clientY);
+        const cell = cellUnder(event);
+        for (const one of inside.querySelectorAll('.cell.dk-over')) if (one !== cell) one.classList.remove('dk-over');
+        cell?.classList.add('dk-over');
+        line = cell ? null : nearest(gapsOf(column), event.clientY);
       },
       true,
     );
@@ -83,9 +91,15 @@
         const gap = nearest(gapsOf(column), event.clientY) ?? { after: null };
         dropping = false;
         line = null;
+        const cell = cellUnder(event);
+        cell?.classList.remove('dk-over');
+        const columns = cell?.parentElement?.dataset.block;
         const picture = data.getData('application/x-dekoro-picture');
         const piece = data.getData('application/x-dekoro-piece');
-        if (picture) desk.place([picture], gap);
+        if (cell && columns && !piece) {
+          if (picture) desk.fill(columns, [picture], cell.dataset.block);
+          else void desk.fillFiles(columns, await filesOf(data), cell.dataset.block);
+        } else if (picture) desk.place([picture], gap);
         else if (piece) desk.moveTo(piece, gap);
         else void desk.placeFiles(await filesOf(data), gap);
       },

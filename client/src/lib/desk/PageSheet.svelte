@@ -65,6 +65,13 @@
               draggable="false"
             />
             <span class="truncate text-quiet">{desk.look?.figures[piece.id]?.title ?? 'Picture'}</span>
+          {:else if piece.columns}
+            <span class="grid w-14 flex-none grid-cols-4 gap-[3px]" aria-hidden="true">
+              {#each piece.columns.cells.slice(0, 8) as cell (cell.id)}<span
+                  class="h-3 {cell.figure ? 'bg-base-content' : 'border border-edge'}"
+                ></span>{/each}
+            </span>
+            <span class="truncate text-quiet">{count(piece.columns.cells.length, 'cell')} in columns</span>
           {:else}
             <span class="w-14 flex-none space-y-[3px]" aria-hidden="true">
               {#each Array.from({ length: piece.kind === 'heading' ? 1 : lines(piece.text) }, (_, n) => n) as n (n)}

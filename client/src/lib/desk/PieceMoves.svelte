@@ -7,7 +7,6 @@
   import type { Desk } from './desk.svelte';
 
   let { desk, name }: { desk: Desk; name: string } = $props();
-  const i = $derived(desk.pieces.findIndex((piece) => piece.id === desk.chosen));
 </script>
 
 <div class="flex items-center gap-0.5">
@@ -15,14 +14,14 @@
   {#if desk.chosen}
     <button
       class="dk-button bare"
-      disabled={i <= 0}
+      disabled={!desk.canMove(desk.chosen, -1)}
       aria-label="Move up"
       title="Move up (Alt+↑)"
       onclick={() => desk.moveBy(desk.chosen!, -1)}><ArrowUp size={15} /></button
     >
     <button
       class="dk-button bare"
-      disabled={i === desk.pieces.length - 1}
+      disabled={!desk.canMove(desk.chosen, 1)}
       aria-label="Move down"
       title="Move down (Alt+↓)"
       onclick={() => desk.moveBy(desk.chosen!, 1)}

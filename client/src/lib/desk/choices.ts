@@ -9,6 +9,7 @@ const sizeNames: Record<string, string> = {
   column: 'the column',
   wide: 'wide',
   edge: 'edge to edge',
+  cell: 'in a cell',
 };
 export const sizeWords = (size: FigureAttrs['size']) =>
   typeof size === 'number' ? `${size} px` : (sizeNames[size] ?? size);

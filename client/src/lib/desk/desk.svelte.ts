@@ -6,10 +6,20 @@ import { answer, api, sentenceOf, type Draft, type Look, type Schemas, type Site
 import { uploads } from '$lib/library/uploads.svelte';
 import { FigureViews, frameStyle } from './figureView';
 import { Keeping } from './keeping.svelte';
-import { extensions, newId, type FigureAttrs } from './schema';
+import { fillCells, takenOut } from './cells';
+import { extensions, newId, type ColumnsAttrs, type FigureAttrs } from './schema';
 
 /** A piece of the page, for the page map and for what is chosen. */
-export type Piece = { id: string; kind: string; text: string; figure: FigureAttrs | null };
+export type Piece = {
+  id: string;
+  kind: string;
+  text: string;
+  figure: FigureAttrs | null;
+  /** Of columns: their attributes and, for each cell, the picture in it. */
+  columns: (ColumnsAttrs & { cells: { id: string; figure: string | null }[] }) | null;
+  /** The columns that a picture stands in. */
+  within: string | null;
+};
 /** Where something new would stand: after the piece with this id, or first of all. */
 export type Gap = { after: string | null };
 export type Marks = { kind: string; bold: boolean; italic: boolean; link: string | null };
@@ -25,6 +35,8 @@ export class Desk {
   path = $state('');
   summary = $state('');
   pieces = $state.raw<Piece[]>([]);
+  /** Pictures that stand in cells. */
+  inCells = $state.raw<Piece[]>([]);
   /** Id of the chosen piece; null shows the page's own sheet. */
   chosen = $state<string | null>(null);
   marks = $state.raw<Marks>({ kind: 'paragraph', bold: false, italic: false, link: null });
@@ -57,7 +69,13 @@ export class Desk {
     this.keeping = new Keeping(id, () => this.body());
   }
 
-  readonly chosenPiece = $derived(this.pieces.find((piece) => piece.id === this.chosen) ?? null);
+  readonly chosenPiece = $derived([...this.pieces, ...this.inCells].find((piece) => piece.id === this.chosen) ?? null);
+  /** The columns that are chosen, or that hold what is. */
+  readonly chosenColumns = $derived(
+    this.chosenPiece?.columns
+      ? this.chosenPiece
+      : (this.pieces.find((piece) => piece.id === this.chosenPiece?.within) ?? null),
+  );
   get widthClass(): 'phone' | 'tablet' | 'desktop' {
     const { desktopFromPx, tabletFromPx } = this.site.classes;
     return this.width >= desktopFromPx ? 'desktop' : this.width >= tabletFromPx ? 'tablet' : 'phone';
@@ -123,10 +141,9 @@ export class Desk {
     const at = this.at(id);
     if (!this.editor || !at) return;
     const { state, view } = this.editor;
-    const selection =
-      at.node.type.name === 'figure'
-        ? NodeSelection.create(state.doc, at.pos)
-        : TextSelection.near(state.doc.resolve(at.pos + 1));
+    const selection = ['figure', 'columns'].includes(at.node.type.name)
+      ? NodeSelection.create(state.doc, at.pos)
+      : TextSelection.near(state.doc.resolve(at.pos + 1));
     view.dispatch(state.tr.setSelection(selection));
     this.chosen = id;
     if (focus) view.focus();
@@ -164,8 +181,10 @@ export class Desk {
     view.dispatch(tr);
   }
 
-  /** Puts pictures in, one after the other, and chooses the last. */
-  place(assets: string[], gap: Gap = this.gap ?? this.caretGap()) {
+  /** Puts pictures in, one after the other, and chooses the last; with columns chosen they go into the empty cells. */
+  place(assets: string[], gap: Gap | null = this.gap) {
+    if (!gap && this.chosenColumns && assets.length > 0) return this.fill(this.chosenColumns.id, assets);
+    gap ??= this.caretGap();
     if (!this.editor || assets.length === 0) return;
     const { state, view } = this.editor;
     const nodes = assets.map((asset) => state.schema.node('figure', { id: newId(), asset }));
@@ -176,7 +195,7 @@ export class Desk {
   }
 
   /** Takes files into the library and then into the page; the place is held by the piece before it. */
-  async placeFiles(files: File[], gap: Gap = this.gap ?? this.caretGap()) {
+  async placeFiles(files: File[], gap: Gap | null = this.gap ?? (this.chosenColumns ? null : this.caretGap())) {
     const ids = await uploads.add(files);
     this.place(
       ids.filter((id) => id !== null),
@@ -184,7 +203,80 @@ export class Desk {
     );
   }
 
-  insert(kind: 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule', gap: Gap) {
+  /** Several pictures into cells, in their order: first the cell named, then the empty ones, then new ones; one step. */
+  fill(columns: string, assets: string[], fromCell: string | null = null) {
+    const at = this.at(columns);
+    if (!this.editor || !at) return;
+    const { view, state } = this.editor;
+    view.dispatch(
+      fillCells(state, at, { assets, fromCell, mostCells: this.site.mostCells, shape: this.site.shapes[0] ?? null }),
+    );
+    this.gap = null;
+    this.choose(columns, false);
+  }
+
+  async fillFiles(columns: string, files: File[], fromCell: string | null = null) {
+    const ids = await uploads.add(files);
+    const here = ids.filter((id) => id !== null);
+    if (here.length > 0) this.fill(columns, here, fromCell);
+  }
+
+  setColumns(id: string, change: Partial<ColumnsAttrs>) {
+    const at = this.at(id);
+    if (!this.editor || !at) return;
+    const { state, view } = this.editor;
+    const tr = state.tr;
+    for (const [name, value] of Object.entries(change)) tr.setNodeAttribute(at.pos, name, value);
+    tr.setSelection(NodeSelection.create(tr.doc, at.pos));
+    view.dispatch(tr);
+  }
+
+  /** The same shape for all pictures of columns; one step. */
+  setShapes(columns: Piece, shape: string | null) {
+    if (!this.editor) return;
+    const { state, view } = this.editor;
+    const tr = state.tr;
+    for (const cell of columns.columns?.cells ?? []) {
+      const at = cell.figure ? this.at(cell.figure) : null;
+      if (at) tr.setNodeAttribute(at.pos, 'shape', shape);
+    }
+    view.dispatch(tr);
+  }
+
+  addCell(columns: string) {
+    const at = this.at(columns);
+    if (!this.editor || !at) return;
+    const { state, view } = this.editor;
+    const cell = state.schema.node('cell', { id: newId() }, state.schema.node('paragraph'));
+    view.dispatch(state.tr.insert(at.pos + at.node.nodeSize - 1, cell));
+    this.choose(columns, false);
+  }
+
+  takeCellOut(columns: Piece, cell: string) {
+    if ((columns.columns?.cells.length ?? 0) < 2) return this.takeOut(columns.id);
+    const at = this.at(cell);
+    if (!this.editor || !at) return;
+    this.editor.view.dispatch(this.editor.state.tr.delete(at.pos, at.pos + at.node.nodeSize));
+    this.choose(columns.id, false);
+  }
+
+  /** A cell with all in it changes places with its neighbour. */
+  moveCell(cell: string, by: -1 | 1) {
+    const at = this.at(cell);
+    if (!this.editor || !at) return;
+    const { state, view } = this.editor;
+    const place = state.doc.resolve(at.pos);
+    const [parent, i] = [place.parent, place.index()];
+    const other = parent.maybeChild(i + by);
+    if (!other) return;
+    const from = by < 0 ? at.pos - other.nodeSize : at.pos;
+    const order = by < 0 ? [at.node, other] : [other, at.node];
+    const chosen = this.chosen;
+    view.dispatch(state.tr.replaceWith(from, from + at.node.nodeSize + other.nodeSize, order));
+    if (chosen) this.choose(chosen, false);
+  }
+
+  insert(kind: 'columns' | 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule', gap: Gap) {
     if (!this.editor) return;
     const { state, view } = this.editor;
     const { schema } = state;
@@ -196,6 +288,12 @@ export class Desk {
       bulletList: () => schema.node('bulletList', { id }, schema.node('listItem', null, empty())),
       blockquote: () => schema.node('blockquote', { id }, empty()),
       horizontalRule: () => schema.node('horizontalRule', { id }),
+      columns: () =>
+        schema.node(
+          'columns',
+          { id, inRow: 4 },
+          Array.from({ length: 4 }, () => schema.node('cell', { id: newId() }, empty())),
+        ),
     }[kind]();
     view.dispatch(state.tr.insert(this.posOf(gap), node));
     this.choose(id);
@@ -205,7 +303,7 @@ export class Desk {
     const at = this.at(id);
     if (!this.editor || !at) return;
     const { state, view } = this.editor;
-    const tr = state.tr.delete(at.pos, at.pos + at.node.nodeSize);
+    const tr = takenOut(state, at);
     if (tr.doc.childCount < 2) tr.insert(tr.doc.content.size, state.schema.node('paragraph', { id: newId() }));
     view.dispatch(tr);
     this.choose(null);
@@ -218,9 +316,10 @@ export class Desk {
     const { state, view } = this.editor;
     const target = this.posOf(gap);
     if (target === at.pos || target === at.pos + at.node.nodeSize) return;
-    const tr = state.tr.delete(at.pos, at.pos + at.node.nodeSize);
+    const tr = takenOut(state, at);
     const pos = tr.mapping.map(target);
-    tr.insert(pos, at.node);
+    const isCells = at.node.attrs.size === 'cell';
+    tr.insert(pos, isCells ? at.node.type.create({ ...at.node.attrs, size: 'column' }) : at.node);
     tr.setSelection(
       at.node.type.name === 'figure' ? NodeSelection.create(tr.doc, pos) : TextSelection.near(tr.doc.resolve(pos + 1)),
     );
@@ -228,7 +327,23 @@ export class Desk {
     this.chosen = id;
   }
 
+  /** The cell that a picture stands in, with its neighbours. */
+  cellOf(figure: string) {
+    const cells = this.pieces.flatMap((piece) => piece.columns?.cells ?? []);
+    return cells.find((cell) => cell.figure === figure) ?? null;
+  }
+
+  canMove(id: string, by: -1 | 1) {
+    const within = this.inCells.find((piece) => piece.id === id)?.within;
+    const row = within
+      ? (this.pieces.find((piece) => piece.id === within)?.columns?.cells ?? []).map((cell) => cell.figure)
+      : this.pieces.map((piece) => piece.id);
+    return row[row.indexOf(id) + by] !== undefined && row.includes(id);
+  }
+
   moveBy(id: string, by: -1 | 1) {
+    const cell = this.cellOf(id);
+    if (cell) return this.moveCell(cell.id, by);
     const i = this.pieces.findIndex((piece) => piece.id === id);
     const before = this.pieces[by < 0 ? i - 2 : i + 1];
     if (i < 0 || (by > 0 && !before) || (by < 0 && i === 0)) return;
@@ -265,7 +380,7 @@ export class Desk {
 
   /** After the piece that holds the caret or is chosen; at the end where nothing is. */
   caretGap(): Gap {
-    if (this.chosen !== null) return { after: this.chosen };
+    if (this.chosen !== null) return { after: this.chosenPiece?.within ?? this.chosen };
     const inTitle = this.editor?.isFocused && this.editor.state.selection.$from.parent.type.name === 'title';
     return { after: inTitle ? null : (this.pieces.at(-1)?.id ?? null) };
   }
@@ -281,7 +396,7 @@ export class Desk {
       const look = await answer(
         api.POST('/api/pages/{id}/look', { params: { path: { id: this.id } }, body: this.body() }),
       );
-      this.views.draw(look.blocks);
+      this.views.draw([...look.blocks, ...look.inCells]);
       this.look = look;
       this.moved++;
       this.problem = '';
@@ -304,12 +419,17 @@ export class Desk {
     if (docChanged || this.pieces.length === 0) this.read(doc);
     const caret = selection.$from;
     const top =
-      selection instanceof NodeSelection && caret.depth === 0 ? selection.node : caret.depth > 0 ? caret.node(1) : null;
+      selection instanceof NodeSelection && (caret.depth === 0 || selection.node.type.name === 'figure')
+        ? selection.node
+        : caret.depth > 0
+          ? caret.node(1)
+          : null;
+    const words = top?.type.name === 'columns' && caret.depth > 2 ? caret.node(3) : top;
     if (editor.isFocused || selection instanceof NodeSelection)
       this.chosen = (top?.attrs.id as string | undefined) ?? null;
-    if (top && top.type.name !== 'figure')
+    if (words && words.type.name !== 'figure')
       this.marks = {
-        kind: top.type.name === 'heading' ? `heading${top.attrs.level}` : top.type.name,
+        kind: words.type.name === 'heading' ? `heading${words.attrs.level}` : words.type.name,
         bold: editor.isActive('bold'),
         italic: editor.isActive('italic'),
         link: editor.isActive('link') ? (editor.getAttributes('link').href as string) : null,
@@ -317,7 +437,7 @@ export class Desk {
     this.moved++;
     if (!docChanged) return;
     this.keeping.changed();
-    const figures = JSON.stringify(this.pieces.map((piece) => piece.figure));
+    const figures = JSON.stringify([...this.pieces, ...this.inCells].map((piece) => [piece.figure, piece.columns]));
     clearTimeout(this.lookTimer);
     // A picture that changed is redrawn at once; words are on the page already and only the figures of their weight wait.
     if (figures !== this.figuresSeen) void this.askLook();
@@ -327,26 +447,41 @@ export class Desk {
 
   private read(doc: PmNode) {
     const pieces: Piece[] = [];
+    const inCells: Piece[] = [];
+    const figureIn = (node: PmNode) => (node.type.name === 'figure' ? (node.attrs as FigureAttrs) : null);
     doc.forEach((node) => {
       if (node.type.name === 'title') {
         this.title = node.textContent;
         this.path = node.attrs.path as string;
         this.summary = node.attrs.summary as string;
-      } else
-        pieces.push({
-          id: node.attrs.id as string,
-          kind: node.type.name,
-          text: node.textContent.slice(0, 80),
-          figure: node.type.name === 'figure' ? (node.attrs as FigureAttrs) : null,
+        return;
+      }
+      const id = node.attrs.id as string;
+      const cells: { id: string; figure: string | null }[] = [];
+      if (node.type.name === 'columns')
+        node.forEach((cell) => {
+          const within = figuresOf(cell);
+          for (const figure of within)
+            inCells.push({ id: figure.id ?? '', kind: 'figure', text: '', figure, columns: null, within: id });
+          cells.push({ id: cell.attrs.id as string, figure: within[0]?.id ?? null });
         });
+      pieces.push({
+        id,
+        kind: node.type.name,
+        text: node.textContent.slice(0, 80),
+        figure: figureIn(node),
+        columns: node.type.name === 'columns' ? { ...(node.attrs as ColumnsAttrs), cells } : null,
+        within: null,
+      });
     });
-    this.pieces = pieces;
+    [this.pieces, this.inCells] = [pieces, inCells];
   }
 
   private at(id: string) {
     let found: { node: PmNode; pos: number } | null = null;
-    this.editor?.state.doc.forEach((node, pos) => {
-      if (node.attrs.id === id) found = { node, pos };
+    this.editor?.state.doc.descendants((node, pos) => {
+      if (!found && node.attrs.id === id) found = { node, pos };
+      return !found && ['columns', 'cell'].includes(node.type.name);
     });
     return found as { node: PmNode; pos: number } | null;
   }
@@ -369,6 +504,20 @@ export class Desk {
   }
 }
 
+const figuresOf = (cell: PmNode) => {
+  const figures: FigureAttrs[] = [];
+  cell.forEach((node) => node.type.name === 'figure' && figures.push(node.attrs as FigureAttrs));
+  return figures;
+};
+
+/** A cell without anything has no place for a caret: on the desk it holds an empty line, which is never kept. */
+const withCarets = (node: JSONContent): JSONContent =>
+  node.type === 'cell' && !node.content?.length
+    ? { ...node, content: [{ type: 'paragraph' }] }
+    : node.type === 'columns'
+      ? { ...node, content: node.content?.map(withCarets) }
+      : node;
+
 function contentOf(draft: { title: string; path: string; summary: string; document: unknown }): JSONContent {
   const document = draft.document as JSONContent;
   const pieces = document.content?.length ? document.content : [{ type: 'paragraph' }];
@@ -380,7 +529,7 @@ function contentOf(draft: { title: string; path: string; summary: string; docume
         attrs: { path: draft.path, summary: draft.summary },
         content: draft.title ? [{ type: 'text', text: draft.title }] : [],
       },
-      ...pieces,
+      ...pieces.map(withCarets),
     ],
   };
 }

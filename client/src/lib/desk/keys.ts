@@ -4,6 +4,7 @@ import { sides, sizes } from './choices';
 /** Keys of the desk; true where one was taken. Single letters act only while no text is being edited. */
 export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }): boolean {
   const figure = desk.chosenPiece?.figure;
+  const takesSize = !desk.chosenPiece?.within;
   const id = desk.chosen;
   const control = event.ctrlKey || event.metaKey;
   if (control && event.key.toLowerCase() === 'z') {
@@ -23,12 +24,13 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
   if (event.key === 'Escape') {
     if (desk.gap || desk.swapping) desk.gap = desk.swapping = null;
     else if (desk.drawerOpen) desk.drawerOpen = false;
+    else if (desk.chosenPiece?.within) desk.choose(desk.chosenPiece.within);
     else if (desk.chosen) desk.choose(null);
     else return false;
     return true;
   }
   if (control || event.altKey || typing(event, desk)) return false;
-  if (figure && id && Date.now() - afterA.at < 1500) {
+  if (figure && takesSize && id && Date.now() - afterA.at < 1500) {
     const side = { ArrowLeft: 'left', ArrowDown: 'centre', ArrowRight: 'right' }[event.key];
     afterA.at = 0;
     if (side) {
@@ -54,7 +56,9 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
       return true;
     case '[':
     case ']': {
-      const pictures = desk.pieces.filter((piece) => piece.figure);
+      const pictures = desk.pieces.flatMap((piece) =>
+        piece.columns ? desk.inCells.filter((one) => one.within === piece.id) : piece.figure ? [piece] : [],
+      );
       const i = pictures.findIndex((piece) => piece.id === id);
       const next = pictures[event.key === ']' ? i + 1 : i < 0 ? pictures.length - 1 : i - 1];
       if (next) desk.choose(next.id);
@@ -66,8 +70,8 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
     case '+':
     case '=':
     case '-': {
-      if (!figure || !id) return false;
-      const now = typeof figure.size === 'number' ? 2 : sizes.indexOf(figure.size);
+      if (!figure || !id || !takesSize) return false;
+      const now = typeof figure.size === 'number' ? 2 : sizes.indexOf(figure.size as (typeof sizes)[number]);
       const size = sizes[now + (event.key === '-' ? -1 : 1)];
       if (size) desk.setFigure(id, { size });
       return true;

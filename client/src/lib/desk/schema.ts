@@ -7,7 +7,8 @@ import type { FigureViews } from './figureView';
 export type FigureAttrs = {
   id: string | null;
   asset: string;
-  size: 'third' | 'half' | 'column' | 'wide' | 'edge' | number;
+  /** “cell” in a cell of columns, which gives the size. */
+  size: 'third' | 'half' | 'column' | 'wide' | 'edge' | 'cell' | number;
   side: 'left' | 'centre' | 'right';
   beside: boolean;
   shape: string | null;
@@ -18,6 +19,8 @@ export type FigureAttrs = {
   linkKind: 'none' | 'largeFile' | 'page' | 'address';
   linkTarget: string;
 };
+
+export type ColumnsAttrs = { id: string | null; inRow: number; extent: 'column' | 'wide' };
 
 const figureDefaults: FigureAttrs = {
   id: null,
@@ -34,7 +37,7 @@ const figureDefaults: FigureAttrs = {
   linkTarget: '',
 };
 
-const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure)+' });
+const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|columns)+' });
 
 /** The page's title, and with it what belongs to the page as a whole, so that one undo covers all of it. */
 const Title = Node.create({
@@ -81,6 +84,36 @@ const Figure = (views: FigureViews) =>
     addNodeView: () => views.create,
   });
 
+const Columns = Node.create({
+  name: 'columns',
+  content: 'cell+',
+  defining: true,
+  addAttributes: () => ({
+    inRow: {
+      default: 3,
+      parseHTML: (element) => Number(/cells-(\d)/.exec(element.className)?.[1] ?? 3),
+      renderHTML: ({ inRow, extent }) => ({
+        class: `cells cells-${inRow as number}${extent === 'wide' ? ' cells-wide' : ''}`,
+      }),
+    },
+    extent: {
+      default: 'wide',
+      parseHTML: (element) => (element.classList.contains('cells-wide') ? 'wide' : 'column'),
+      rendered: false,
+    },
+  }),
+  parseHTML: () => [{ tag: 'div.cells' }],
+  renderHTML: ({ HTMLAttributes }) => ['div', HTMLAttributes, 0],
+});
+
+const Cell = Node.create({
+  name: 'cell',
+  content: '(block|figure)+',
+  isolating: true,
+  parseHTML: () => [{ tag: 'div.cell' }],
+  renderHTML: ({ HTMLAttributes }) => ['div', { ...HTMLAttributes, class: 'cell' }, 0],
+});
+
 /** A link as it is kept in the document; it goes nowhere while the page is being worked on. */
 const Link = Mark.create({
   name: 'link',
@@ -90,7 +123,7 @@ const Link = Mark.create({
   renderHTML: ({ mark }) => ['a', { title: mark.attrs.href }, 0],
 });
 
-const withId = ['paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'horizontalRule'];
+const withId = ['paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'horizontalRule', 'columns', 'cell'];
 export const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
 
 /** Every piece of the page keeps one id for good; a piece that was split or pasted gets one of its own. */
@@ -115,11 +148,14 @@ const Ids = Extension.create({
         if (!transactions.some((transaction) => transaction.docChanged)) return null;
         const seen = new Set<string>();
         const change = state.tr;
-        state.doc.forEach((node, pos) => {
-          if (node.type.name === 'title') return;
+        // The page's own pieces, its cells, and what stands in them; not what stands in lists and quotes.
+        state.doc.descendants((node, pos, parent) => {
+          if (node.type.name === 'title' || !parent || !['doc', 'columns', 'cell'].includes(parent.type.name))
+            return false;
           const id = node.attrs.id as string | null;
           if (id && !seen.has(id)) seen.add(id);
           else change.setNodeAttribute(pos, 'id', newId());
+          return ['columns', 'cell'].includes(node.type.name);
         });
         return change.docChanged ? change : null;
       },
@@ -131,6 +167,8 @@ export const extensions = (views: FigureViews): Extensions => [
   Page,
   Title,
   Figure(views),
+  Columns,
+  Cell,
   Link,
   Ids,
   StarterKit.configure({

@@ -6,6 +6,7 @@
   import { on } from '$lib/api/events';
   import { queryClient, sitePlan } from '$lib/api/queries';
   import { Desk } from '$lib/desk/desk.svelte';
+  import ColumnsSheet from '$lib/desk/ColumnsSheet.svelte';
   import Drawer from '$lib/desk/Drawer.svelte';
   import FigureSheet from '$lib/desk/FigureSheet.svelte';
   import Frame from '$lib/desk/Frame.svelte';
@@ -35,7 +36,13 @@
     const offs = [
       on('page', (sent) => sent.id === id && void desk?.heard(sent.version)),
       // Words or a keep area changed in the library show here at once.
-      on('library', (sent) => desk?.pieces.some((piece) => piece.figure?.asset === sent.id) && void desk.askLook()),
+      on(
+        'library',
+        (sent) =>
+          desk &&
+          [...desk.pieces, ...desk.inCells].some((piece) => piece.figure?.asset === sent.id) &&
+          void desk.askLook(),
+      ),
     ];
     return () => offs.forEach((off) => off());
   });
@@ -85,6 +92,8 @@
         <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">
           {#if desk.chosen && desk.chosenPiece?.figure}
             <FigureSheet {desk} id={desk.chosen} figure={desk.chosenPiece.figure} />
+          {:else if desk.chosenPiece?.columns}
+            <ColumnsSheet {desk} piece={desk.chosenPiece} />
           {:else if desk.chosen}
             <TextSheet {desk} />
           {:else}

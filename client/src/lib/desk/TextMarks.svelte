@@ -1,0 +1,70 @@
+<!-- Kind of text, marked words and link, for the words that hold the caret. -->
+<script lang="ts">
+  import Bold from '@lucide/svelte/icons/bold';
+  import Italic from '@lucide/svelte/icons/italic';
+  import type { Desk } from './desk.svelte';
+  import { textKinds } from './choices';
+  import LinkField from './LinkField.svelte';
+
+  let { desk }: { desk: Desk } = $props();
+  const marks = $derived(desk.marks);
+
+  function setKind(kind: string) {
+    const chain = desk.editor?.chain().focus();
+    if (!chain) return;
+    const out =
+      marks.kind === 'blockquote'
+        ? chain.lift('blockquote')
+        : marks.kind.endsWith('List')
+          ? chain.liftListItem('listItem')
+          : chain;
+    if (kind === 'paragraph') out.setParagraph().run();
+    else if (kind.startsWith('heading')) out.setHeading({ level: Number(kind.at(-1)) as 2 | 3 | 4 }).run();
+    else if (kind === 'blockquote') out.setParagraph().toggleBlockquote().run();
+    else out.setParagraph().toggleList(kind, 'listItem').run();
+  }
+  const link = (href: string | null) => {
+    const chain = desk.editor?.chain().focus().extendMarkRange('link');
+    if (href) chain?.setMark('link', { href }).run();
+    else chain?.unsetMark('link').run();
+  };
+</script>
+
+<div class="border-b border-hair px-4 py-3">
+  <h3 class="mb-2 font-semibold">Kind</h3>
+  <div class="flex flex-wrap gap-1.5" role="group" aria-label="Kind of text">
+    {#each textKinds as [kind, name] (kind)}
+      <button
+        class="dk-button"
+        aria-pressed={marks.kind === kind}
+        onmousedown={(event) => event.preventDefault()}
+        onclick={() => setKind(kind)}>{name}</button
+      >
+    {/each}
+  </div>
+</div>
+<div class="border-b border-hair px-4 py-3">
+  <h3 class="mb-2 font-semibold">Marked words</h3>
+  <div class="flex gap-1.5">
+    <button
+      class="dk-button"
+      aria-pressed={marks.bold}
+      onmousedown={(event) => event.preventDefault()}
+      onclick={() => desk.editor?.chain().focus().toggleBold().run()}
+    >
+      <Bold size={14} />Bold
+    </button>
+    <button
+      class="dk-button"
+      aria-pressed={marks.italic}
+      onmousedown={(event) => event.preventDefault()}
+      onclick={() => desk.editor?.chain().focus().toggleItalic().run()}
+    >
+      <Italic size={14} />Italic
+    </button>
+  </div>
+</div>
+<div class="px-4 py-3">
+  <h3 class="mb-2 font-semibold">Link</h3>
+  <LinkField value={marks.link ?? ''} onset={link} hint="Mark words on the page, then type where they lead." />
+</div>

@@ -1,0 +1,119 @@
+import { dropFiles, expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
+
+const four = ['line-reel.jpg', 'box-kite.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg'];
+
+type Draft = { document: { content: { type: string; attrs: Record<string, unknown>; content?: { content?: { type: string; attrs: Record<string, unknown> }[] }[] }[] } };
+const columnsOf = async (url: string, id: string) =>
+  ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as Draft).document.content.find((piece) => piece.type === 'columns');
+const picturesIn = async (url: string, id: string) =>
+  (await columnsOf(url, id))?.content?.map((cell) => cell.content?.find((piece) => piece.type === 'figure')?.attrs.asset ?? null);
+
+test('Four cells are filled in one go, stand side by side on a desktop and one over the other on a phone', async ({ page, browser, own }) => {
+  const ids = (await takeIn(own.url, four)).map((file) => file.id);
+  const id = await makePage(own.url, 'Home', [text('Four steps.'), text('That is all.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Four steps.').hover();
+  const box = (await frame.getByText('Four steps.').boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height + 10);
+  await page.getByRole('button', { name: 'Add here' }).click();
+  await page.getByRole('menuitem', { name: 'Columns' }).click();
+  await expect(frame.locator('.cell')).toHaveCount(4);
+
+  await page.getByRole('button', { name: 'Fill from the library' }).click();
+  const drawer = page.getByRole('region', { name: 'Library' });
+  // In the order in which they are chosen, whatever the drawer's.
+  for (const title of ['Line reel', 'Box kite', 'Two lanterns', 'Bridle ring']) await drawer.getByRole('button', { name: new RegExp(title) }).click({ modifiers: ['Control'] });
+  await drawer.getByRole('button', { name: 'Place 4 pictures' }).click();
+  await expect(frame.locator('.cell img')).toHaveCount(4);
+  await expect.poll(() => picturesIn(own.url, id)).toEqual(ids);
+  // One step: undo empties all four, redo fills them.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(frame.locator('.cell img')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(frame.locator('.cell img')).toHaveCount(4);
+
+  await page.getByRole('button', { name: 'Library', exact: false, expanded: true }).click();
+  await frame.locator('.cell').nth(1).locator('p').click();
+  await page.keyboard.type('Fold the second.');
+  await page.getByRole('group', { name: 'Shape of all pictures' }).getByRole('button', { name: '1:1' }).click();
+  await expect.poll(async () => (await columnsOf(own.url, id))?.content?.map((cell) => cell.content?.[0]?.attrs.shape)).toEqual(['1:1', '1:1', '1:1', '1:1']);
+  await publish(own.url);
+
+  for (const [width, perRow] of [[1280, 4], [820, 2], [390, 1]] as const) {
+    const visit = await browser.newPage({ viewport: { width, height: 900 } });
+    await visit.goto(`${own.url}/live/`);
+    await expect(visit.getByText('Fold the second.')).toBeVisible();
+    const boxes = await visit.locator('.cell img').evaluateAll((images) => images.map((image) => image.getBoundingClientRect().toJSON() as DOMRect));
+    expect(boxes.filter((one) => Math.abs(one.top - boxes[0]!.top) < 1)).toHaveLength(perRow);
+    expect(new Set(boxes.map((one) => Math.round(one.width * 10))).size).toBe(1);
+    expect(boxes[0]!.width).toBeCloseTo(boxes[0]!.height, 0);
+    await visit.close();
+  }
+});
+
+test('By keys alone columns are added, filled, a cell moved, a picture taken out, and its place waits', async ({ page, own }) => {
+  const ids = (await takeIn(own.url, four)).map((file) => file.id);
+  const id = await makePage(own.url, 'Home', [text('Here.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Here.').focus();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByRole('menuitem', { name: 'Picture from the library' })).toBeFocused();
+  await page.keyboard.press('End');
+  await expect(page.getByRole('menuitem', { name: 'Columns' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(frame.locator('.cell')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Fill from the library' }).focus();
+  await page.keyboard.press('Enter');
+  const pictures = page.getByRole('region', { name: 'Library' }).getByRole('listitem').getByRole('button');
+  await expect(pictures).toHaveCount(4);
+  for (let i = 0; i < 4; i++) {
+    await pictures.nth(i).focus();
+    await page.keyboard.press('Space');
+  }
+  await page.keyboard.press('Enter');
+  await expect(frame.locator('.cell img')).toHaveCount(4);
+  await page.keyboard.press('Escape');
+  const before = [...ids].reverse();
+  await expect.poll(() => picturesIn(own.url, id).then((now) => new Set(now))).toEqual(new Set(before));
+  const order = (await picturesIn(own.url, id))!;
+  await page.getByRole('button', { name: 'Move cell 1 later' }).focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(() => picturesIn(own.url, id)).toEqual([order[1], order[0], order[2], order[3]]);
+
+  await page.getByRole('list', { name: 'Cells' }).getByRole('button').first().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('As wide as its cell.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take out' }).focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(() => picturesIn(own.url, id)).toEqual([null, order[0], order[2], order[3]]);
+  // Kept as it is: opened again, the empty cell is still there to be filled, and visitors never see it.
+  const again = await openDesk(page, own.url, id);
+  await expect(again.locator('.cell')).toHaveCount(4);
+  await publish(own.url);
+  expect(await (await fetch(`${own.url}/live/`)).text()).not.toContain('Empty');
+});
+
+test('Files dropped on a cell go into it and the empty ones after it; a picture dragged out of a cell takes the column', async ({ page, own }) => {
+  const cell = (id: string) => ({ type: 'cell', attrs: { id }, content: [] });
+  const id = await makePage(own.url, 'Home', [text('Above.'), { type: 'columns', attrs: { id: 'steps', inRow: 3, extent: 'column' }, content: ['a', 'b', 'c'].map(cell) }]);
+  const frame = await openDesk(page, own.url, id);
+  await dropFiles(page, frame.locator('.cell').nth(1), ['line-reel.jpg', 'box-kite.jpg', 'two-lanterns.jpg']);
+  await expect(frame.locator('.cell img')).toHaveCount(3);
+  const named = async () => {
+    const now = (await picturesIn(own.url, id))!;
+    const { items } = (await (await fetch(`${own.url}/api/files`)).json()) as { items: { id: string; fileName: string }[] };
+    return now.map((asset) => items.find((item) => item.id === asset)?.fileName ?? null);
+  };
+  await expect.poll(named).toEqual(['two-lanterns.jpg', 'line-reel.jpg', 'box-kite.jpg']);
+  await frame.locator('.cell figure').first().click();
+  await expect(page.getByText('As wide as its cell.')).toBeVisible();
+  const [from, to] = [(await frame.locator('.cell figure').first().boundingBox())!, (await frame.getByText('Above.').boundingBox())!];
+  await page.mouse.move(from.x + 30, from.y + 30);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 40, from.y + 10, { steps: 4 });
+  await page.mouse.move(to.x + 60, to.y - 4, { steps: 12 });
+  await page.mouse.up();
+  await expect(frame.locator('.cell img')).toHaveCount(2);
+  await expect.poll(async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as Draft).document.content.find((piece) => piece.type === 'figure')?.attrs.size).toBe('column');
+});
