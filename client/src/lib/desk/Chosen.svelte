@@ -10,13 +10,15 @@
   let { desk, scale, viewHeight }: { desk: Desk; scale: number; viewHeight: number } = $props();
   let resizing = $state.raw<Resizing | null>(null);
 
+  /** Columns chosen as one thing, not by a caret in their words. */
+  const wholeColumns = $derived(desk.chosenPiece?.columns && desk.marks.kind === 'columns');
   const figure = $derived(desk.chosenPiece?.figure ?? null);
   const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {
     void [desk.moved, scale, resizing];
-    const element = figure ? desk.elementOf(desk.chosen) : null;
+    const element = figure || wholeColumns ? desk.elementOf(desk.chosen) : null;
     if (!element) return null;
-    const { left, top, width, height } = (element.querySelector('img') ?? element).getBoundingClientRect();
+    const { left, top, width, height } = ((figure && element.querySelector('img')) ?? element).getBoundingClientRect();
     return { left: left * scale, top: top * scale, width: width * scale, height: height * scale };
   });
   const fit = $derived(look?.fits[desk.widthClass]);
@@ -61,13 +63,13 @@
   });
 </script>
 
-{#if box && figure}
+{#if box}
   <div
     class="dk-crop pointer-events-none absolute!"
     data-testid="trim-marks"
     style="left:{box.left}px;top:{box.top}px;width:{box.width}px;height:{box.height}px"
   >
-    {#each desk.chosenPiece?.within ? [] : grips as corner (corner)}
+    {#each !figure || desk.chosenPiece?.within ? [] : grips as corner (corner)}
       <div
         class="dk-grip pointer-events-auto"
         role="presentation"
@@ -76,7 +78,7 @@
       ></div>
     {/each}
   </div>
-  {#if fit}
+  {#if fit && figure}
     <div
       class="dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2 whitespace-nowrap text-neutral-content"
       style="left:{Math.max(0, box.left)}px;top:{tagTop}px"

@@ -1,5 +1,6 @@
 <!-- The library at the foot of the desk: closed a lip, open half the height, the page stays in view. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import Search from '@lucide/svelte/icons/search';
   import { proofOf, type FileItem } from '$lib/api/client';
@@ -43,14 +44,18 @@
       : desk.gap
         ? 'Click a picture: it goes where the line stands.'
         : desk.chosenColumns
-          ? 'Click a picture: it goes into the next empty cell. Ctrl and a click choose several.'
+          ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
           : desk.chosen
             ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
             : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
   );
   $effect(() => {
-    if (desk.drawerOpen) field?.focus();
-    else desk.swapping = null;
+    if (desk.drawerOpen) {
+      field?.focus();
+      // What is chosen stays in view in the room that is left.
+      const chosen = untrack(() => desk.chosen);
+      setTimeout(() => desk.reveal(chosen), 60);
+    } else desk.swapping = null;
   });
 
   const choosing = new Choosing();

@@ -123,6 +123,10 @@
     void [desk.width, scale, height];
     requestAnimationFrame(() => desk.moved++);
   });
+  $effect(() => {
+    void [desk.moved, desk.width, desk.pieces];
+    desk.measureCells();
+  });
   // The caret's own "add here" is asked for by key; it stands where the piece that holds the caret ends.
   const asked = $derived.by(() => {
     void desk.moved;

@@ -55,6 +55,7 @@ export class Desk {
   editor: Editor | null = null;
   frame: HTMLIFrameElement | null = null;
   private views: FigureViews;
+  private wants: HTMLStyleElement | null = null;
   private lookTimer = 0;
   private looking = false;
   private lookAgain = false;
@@ -147,13 +148,39 @@ export class Desk {
     view.dispatch(state.tr.setSelection(selection));
     this.chosen = id;
     if (focus) view.focus();
-    this.elementOf(id)?.scrollIntoView({ block: 'nearest' });
+    this.reveal(id);
   }
 
   elementOf(id: string | null): HTMLElement | null {
     return id
       ? (this.frame?.contentDocument?.querySelector<HTMLElement>(`#content [data-block="${CSS.escape(id)}"]`) ?? null)
       : null;
+  }
+
+  /** Brings a piece into view by scrolling the page alone, never what lies around it. */
+  reveal(id: string | null) {
+    const view = this.frame?.contentWindow;
+    const box = this.elementOf(id)?.getBoundingClientRect();
+    if (!view || !box) return;
+    const marginPx = 16;
+    if (box.top < marginPx || box.height > view.innerHeight - 2 * marginPx) view.scrollBy(0, box.top - marginPx);
+    else if (box.bottom > view.innerHeight - marginPx) view.scrollBy(0, box.bottom - view.innerHeight + marginPx);
+  }
+
+  /** Empty cells say how wide a picture would stand in them here. */
+  measureCells() {
+    const inside = this.frame?.contentDocument;
+    if (!inside) return;
+    const rules = this.pieces
+      .filter((piece) => piece.columns)
+      .map(({ id }) => {
+        const cell = this.elementOf(id)?.querySelector('.cell');
+        const wide = cell ? `${Math.round(cell.getBoundingClientRect().width)} px wide` : '';
+        return `[data-block="${CSS.escape(id)}"] { --wants: "${wide}"; }`;
+      })
+      .join('\n');
+    if (this.wants?.ownerDocument !== inside) this.wants = inside.head.appendChild(inside.createElement('style'));
+    if (this.wants.textContent !== rules) this.wants.textContent = rules;
   }
 
   // Changing the page

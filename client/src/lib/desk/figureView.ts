@@ -82,7 +82,7 @@ export class FigureViews {
 /** What the frame needs beside the site's own style to be worked in: ProseMirror's base styles, and no more. */
 export const frameStyle = `
 .ProseMirror .cell:has(> p:only-child > br:only-child) { min-height: 96px; outline: 1px dashed currentColor; outline-offset: -1px; padding: 12px; }
-.ProseMirror .cell:has(> p:only-child > br:only-child)::before { content: "Empty: a picture or words"; display: block; font-size: .875rem; opacity: .65; }
+.ProseMirror .cell:has(> p:only-child > br:only-child)::before { content: "Empty, " var(--wants, "") ": a picture or words"; display: block; font-size: .875rem; opacity: .65; }
 .ProseMirror .cell.dk-over { outline: 3px solid currentColor; }
 html { scrollbar-width: none; }
 .ProseMirror { white-space: pre-wrap; outline: none; }
