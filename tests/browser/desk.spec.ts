@@ -367,3 +367,35 @@ test('Pages are made, ordered, switched off and readdressed without losing anyth
   await publish(own.url);
   expect((await fetch(`${own.url}/live/kites/for-sale/`)).status).toBe(200);
 });
+
+test('Another picture is tried in its place on the page and on the phone before it is kept, by pointer and by keys', async ({ page, own }) => {
+  const [large, small] = (await takeIn(own.url, ['line-reel.jpg', 'serpent-small.jpg'])).map((file) => file.id!) as [string, string];
+  const id = await makePage(own.url, 'Home', [text('Above.'), { type: 'figure', attrs: { id: 'reel', asset: large, size: 'column', alt: 'A reel' } }]);
+  const frame = await openDesk(page, own.url, id);
+  const [shown, phone] = [frame.locator('[data-block=reel] img'), page.frameLocator('iframe[title="The page on a phone"]').locator('[data-block=reel] img')];
+  const standing = async () => (await draftOf(own.url, id)).document.content[1]!.attrs.asset;
+  await frame.locator('[data-block=reel]').click();
+  const fits = page.getByRole('region', { name: 'Fit at each width' });
+  const before = await fits.innerText();
+  await page.getByRole('button', { name: 'Change the picture' }).click();
+  const pictures = page.getByRole('region', { name: 'Library' }).getByRole('listitem').getByRole('button');
+  await pictures.filter({ hasText: 'serpent' }).or(pictures.filter({ hasText: 'Serpent' })).hover();
+  await expect(shown).toHaveAttribute('src', new RegExp(small));
+  await expect(phone).toHaveAttribute('src', new RegExp(small));
+  // Too small for the column, and said so before it is placed.
+  await expect(fits).toContainText(/soft|coarse/);
+  expect(await standing()).toBe(large);
+  await page.keyboard.press('Escape');
+  await expect(shown).toHaveAttribute('src', new RegExp(large));
+  await expect(fits).toHaveText(before, { useInnerText: true });
+  await expect(frame.locator('[data-block=reel] img')).toHaveAttribute('alt', 'A reel');
+
+  await page.getByRole('button', { name: 'Change the picture' }).focus();
+  await page.keyboard.press('Enter');
+  await pictures.filter({ hasText: /serpent/i }).focus();
+  await expect(shown).toHaveAttribute('src', new RegExp(small));
+  expect(await standing()).toBe(large);
+  await page.keyboard.press('Enter');
+  await expect.poll(standing).toBe(small);
+  await expect(shown).toHaveAttribute('src', new RegExp(small));
+});

@@ -2,7 +2,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoFile, dropFiles, expect, makePage, passesAxe, takeIn, test, text } from './dekoro';
+import { demoFile, dropFiles, expect, makePage, openDesk, passesAxe, takeIn, test, text } from './dekoro';
 import { root, serve } from './server';
 
 for (const theme of ['paper', 'lamp']) {
@@ -84,8 +84,7 @@ test('Looking through a place draws every picture in its cut, best first, and sw
 
   // On a page: the soft one is noticed, its cause named, and another chosen through its place.
   const id = await makePage(own.url, 'Serpent', [{ type: 'figure', attrs: { id: 'f', asset: files[0]!.id, size: 'wide', shape: '3:2' } }]);
-  await page.goto(`${own.url}/pages/${id}`);
-  const frame = page.frameLocator('iframe[title^="The page at"]');
+  const frame = await openDesk(page, own.url, id);
   await frame.locator('figure').click();
   const sheet = page.getByRole('complementary', { name: 'Sheet' });
   await expect(sheet).toContainText('The file is 480 px wide');

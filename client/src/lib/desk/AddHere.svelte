@@ -36,7 +36,7 @@
   ] as const;
 
   function fromLibrary() {
-    desk.swapping = null;
+    desk.endSwap(null);
     desk.gap = { after: gap.after };
     desk.drawerOpen = true;
   }

@@ -40,7 +40,7 @@
 
   const sentence = $derived(
     desk.swapping
-      ? 'Click the picture that is to stand there instead.'
+      ? 'Point at a picture to try it there: a click keeps it, Escape leaves what stands there.'
       : desk.gap
         ? 'Click a picture: it goes where the line stands.'
         : desk.chosenColumns
@@ -55,7 +55,7 @@
       // What is chosen stays in view in the room that is left.
       const chosen = untrack(() => desk.chosen);
       setTimeout(() => desk.reveal(chosen), 60);
-    } else desk.swapping = null;
+    } else untrack(() => desk.endSwap(null));
   });
 
   const choosing = new Choosing();
@@ -70,16 +70,21 @@
     else if (choosing.ids.size > 0) placeChosen();
     else take(item);
   }
+  /** A pointer on its way across the drawer tries nothing. */
+  const restMs = 120;
+  let trying = 0;
+  function tryLater(asset: string | null) {
+    clearTimeout(trying);
+    trying = window.setTimeout(() => desk.tryOn(asset), restMs);
+  }
   function placeChosen() {
     desk.place([...choosing.ids]);
     choosing.clear();
   }
 
   function take(item: FileItem) {
-    if (desk.swapping) {
-      desk.setFigure(desk.swapping, { asset: item.id, alt: null });
-      desk.swapping = null;
-    } else desk.place([item.id]);
+    if (desk.swapping) desk.endSwap(item.id);
+    else desk.place([item.id]);
   }
 </script>
 
@@ -174,6 +179,10 @@
           draggable="true"
           ondragstart={(event) => event.dataTransfer?.setData('application/x-dekoro-picture', item.id)}
           aria-pressed={choosing.ids.has(item.id)}
+          onpointerenter={() => tryLater(item.id)}
+          onpointerleave={() => tryLater(null)}
+          onfocus={() => tryLater(item.id)}
+          onblur={() => tryLater(null)}
           onclick={(event) => press(event, item)}
           onkeydown={(event) => {
             // Space chooses one more, Enter places.

@@ -71,8 +71,11 @@
       <button
         class="dk-button mt-1.5"
         aria-pressed={desk.swapping === id}
-        onclick={() => ((desk.swapping = desk.swapping === id ? null : id), (desk.drawerOpen = desk.swapping !== null))}
-        >Change the picture</button
+        onclick={() => {
+          if (desk.swapping === id) desk.endSwap(null);
+          else desk.swapping = id;
+          desk.drawerOpen = desk.swapping !== null;
+        }}>Change the picture</button
       >
       <a class="dk-button mt-1.5" href="/library/room/{figure.asset}?from={encodeURIComponent(desk.id)}"
         >Room<span class="dk-key">F</span></a
@@ -82,7 +85,7 @@
 </div>
 
 <section class="border-b border-hair px-4 py-2.5" aria-label="Fit at each width">
-  <h3 class="mb-1 font-semibold">Fit at each width</h3>
+  <h3 class="mb-1 font-semibold">Fit at each width{desk.tried ? ', as tried' : ''}</h3>
   {#if look}
     <table class="dk-tabular w-full">
       <tbody>

@@ -45,6 +45,8 @@ export class Desk {
   drawerOpen = $state(false);
   /** The figure whose picture the next click in the drawer changes. */
   swapping = $state<string | null>(null);
+  /** A picture that is tried in that place: drawn there and on the phone proof, and not in the draft. */
+  tried = $state<string | null>(null);
   /** Where the next picture from the drawer goes; null follows the caret. */
   gap = $state.raw<Gap | null>(null);
   canUndo = $state(false);
@@ -194,6 +196,21 @@ export class Desk {
     if (state.selection instanceof NodeSelection)
       tr.setSelection(NodeSelection.create(tr.doc, tr.mapping.map(state.selection.from)));
     view.dispatch(tr);
+  }
+
+  /** Shows a picture in the place that is to change, without changing it; null shows what stands there. */
+  tryOn(asset: string | null) {
+    if (this.tried === (this.swapping && asset)) return;
+    this.tried = this.swapping && asset;
+    void this.askLook();
+  }
+
+  /** Ends the choosing of another picture: the one that stood there stays, or another is kept. */
+  endSwap(asset: string | null) {
+    const place = this.swapping;
+    this.swapping = null;
+    if (place && asset) this.setFigure(place, { asset, alt: null });
+    this.tryOn(null);
   }
 
   setPage(change: { title?: string; path?: string; summary?: string }) {
@@ -421,7 +438,7 @@ export class Desk {
     this.looking = true;
     try {
       const look = await answer(
-        api.POST('/api/pages/{id}/look', { params: { path: { id: this.id } }, body: this.body() }),
+        api.POST('/api/pages/{id}/look', { params: { path: { id: this.id } }, body: this.bodyTried() }),
       );
       this.views.draw([...look.blocks, ...look.inCells]);
       this.look = look;
@@ -516,6 +533,17 @@ export class Desk {
   private posOf(gap: Gap) {
     const at = gap.after === null ? null : this.at(gap.after);
     return at ? at.pos + at.node.nodeSize : this.editor!.state.doc.firstChild!.nodeSize;
+  }
+
+  private bodyTried(): Schemas['DraftChange'] {
+    const body = this.body();
+    const [place, asset] = [this.swapping, this.tried];
+    if (!place || !asset) return body;
+    const within = (node: JSONContent): JSONContent =>
+      node.attrs?.id === place
+        ? { ...node, attrs: { ...node.attrs, asset, alt: null } }
+        : { ...node, ...(node.content && { content: node.content.map(within) }) };
+    return { ...body, document: within(body.document as JSONContent) };
   }
 
   /** The draft as it stands; once the desk is left, as it stood last, so that what is still on its way is whole. */

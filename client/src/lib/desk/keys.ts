@@ -22,7 +22,8 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
     return true;
   }
   if (event.key === 'Escape') {
-    if (desk.gap || desk.swapping) desk.gap = desk.swapping = null;
+    if (desk.swapping) desk.endSwap(null);
+    else if (desk.gap) desk.gap = null;
     else if (desk.drawerOpen) desk.drawerOpen = false;
     else if (desk.chosenPiece?.within) desk.choose(desk.chosenPiece.within);
     else if (desk.chosen) desk.choose(null);
