@@ -43,6 +43,11 @@ const views = {
     },
   },
   desk: { path: '/pages/workshop', then: (_, frame) => frame.locator('figure').nth(1).click() },
+  columns: {
+    path: '/pages/workshop',
+    only: 'paper',
+    then: (page) => page.getByRole('link', { name: /cells in columns/ }).click(),
+  },
   drawer: {
     path: '/pages/home',
     then: async (page, frame) => {

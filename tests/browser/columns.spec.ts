@@ -1,4 +1,4 @@
-import { dropFiles, expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
+import { dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
 
 const four = ['line-reel.jpg', 'box-kite.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg'];
 
@@ -73,6 +73,7 @@ test('By keys alone columns are added, filled, a cell moved, a picture taken out
   }
   await page.keyboard.press('Enter');
   await expect(frame.locator('.cell img')).toHaveCount(4);
+  await passesAxe(page, 'columns and the drawer');
   await page.keyboard.press('Escape');
   const before = [...ids].reverse();
   await expect.poll(() => picturesIn(own.url, id).then((now) => new Set(now))).toEqual(new Set(before));

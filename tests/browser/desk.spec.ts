@@ -399,3 +399,55 @@ test('Another picture is tried in its place on the page and on the phone before 
   await expect.poll(standing).toBe(small);
   await expect(shown).toHaveAttribute('src', new RegExp(small));
 });
+
+test('A first-time editor sets a picture beside text and links it: to a mended address, a mail, a telephone, a page, a file, the large picture', async ({ page, own }) => {
+  await takeIn(own.url, ['line-reel.jpg', 'care-of-lines.txt']);
+  await makePage(own.url, 'Home', [text('Welcome.')]);
+  await makePage(own.url, 'Visit', [text('Come by.')]);
+  const words = 'The reel holds two hundred metres of line, and a brake that a child can work with one hand. '.repeat(4);
+  const id = await makePage(own.url, 'Reels', [text(words), text('More below.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.locator('p').first().click();
+  await page.keyboard.press('Control+Home');
+  await page.getByRole('button', { name: /^Library L/ }).click();
+  await page.getByRole('region', { name: 'Library' }).getByRole('button', { name: /Line reel/ }).click();
+  await page.getByRole('button', { name: /^Library L/ }).click();
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await sheet.getByRole('group', { name: 'Side' }).getByRole('button', { name: 'right' }).click();
+  await sheet.getByRole('group', { name: 'Size' }).getByRole('button', { name: 'third' }).click();
+  await sheet.getByRole('switch', { name: 'text beside' }).check();
+  await sheet.getByRole('button', { name: /^Words/ }).click();
+  await sheet.getByLabel('Alt text').fill('A wooden reel with red line');
+  await sheet.getByRole('button', { name: /^Link/ }).click();
+  await sheet.getByLabel('A click leads to').selectOption('a page or an address');
+  const where = sheet.getByLabel('Where it leads');
+  const live = async () => {
+    await kept(page);
+    await publish(own.url);
+    return /<a href="([^"]+)"[^>]*>\s*<picture/.exec(await (await fetch(`${own.url}/live/reels/`)).text())?.[1]?.replaceAll('&#x2B;', '+');
+  };
+  for (const [typed, says, href] of [
+    ['kites.example/reels', 'Added https:// in front.', 'https://kites.example/reels'],
+    ['reels@kites.example', 'Read as a mail address', 'mailto:reels@kites.example'],
+    ['+44 1632 960 001', 'Read as a telephone number', 'tel:+441632960001'],
+    ['/visit', 'Read as a page of this site.', '../visit/'],
+  ] as const) {
+    await where.fill(typed);
+    await where.press('Enter');
+    await expect(sheet.getByText(says)).toBeVisible();
+    expect(await live()).toBe(href);
+  }
+  // What leads nowhere is said at once, and what was there stays.
+  await where.fill('javascript:alert(1)');
+  await where.press('Enter');
+  await expect(sheet.getByRole('alert').filter({ hasText: 'cannot be used as a link' })).toBeVisible();
+  expect(await live()).toBe('../visit/');
+  await sheet.getByLabel('or a file of the library').selectOption({ index: 1 });
+  await expect(where).toHaveValue('/files/care-of-lines.txt');
+  expect(await live()).toBe('../files/care-of-lines.txt');
+  await sheet.getByLabel('A click leads to').selectOption('the large file');
+  expect(await live()).toMatch(/^\.\.\/media\/.+\.jpg$/);
+  const html = await (await fetch(`${own.url}/live/reels/`)).text();
+  expect(html).toContain('alt="A wooden reel with red line"');
+  expect(html).toMatch(/class="fig fig-third side-right beside-tablet beside-desktop"/);
+});

@@ -10,10 +10,10 @@ namespace Dekoro.Server.Demo;
 /// <summary>Takes in the demo site: a folder with <c>files/</c> and <c>site.json</c>, which names pictures by file.</summary>
 internal static class DemoSite
 {
-    private sealed record Site(StoredStyle Style, Dictionary<string, PictureWords> Pictures, List<Page> Pages, string AddedBy);
+    private sealed record Site(StoredStyle Style, Dictionary<string, PictureWords> Pictures, List<Page> Pages, string AddedBy, List<string>? OwnColumns);
 
     private sealed record PictureWords(
-        string? Title, string? Alt, string? Caption, string? Description, string? Credit, string? Folder, double[]? Keep, string? Keywords);
+        string? Title, string? Alt, string? Caption, string? Description, string? Credit, string? Folder, double[]? Keep, string? Keywords, Dictionary<string, string>? Own);
 
     private sealed record Page(string Id, string Kind, string Title, string Path, string Summary, JsonObject Document);
 
@@ -22,6 +22,7 @@ internal static class DemoSite
         var (workspace, takingIn, clock) = (services.GetRequiredService<Workspace>(), services.GetRequiredService<TakingIn>(), services.GetRequiredService<TimeProvider>());
         var site = Json.Read<Site>(await File.ReadAllTextAsync(Path.Combine(folder, "site.json"), stop));
         workspace.Style.Set(site.Style);
+        workspace.OwnColumns.Set(site.OwnColumns ?? []);
         Person.Lend(site.AddedBy);
         var ids = new System.Collections.Concurrent.ConcurrentDictionary<string, string>();
         await Parallel.ForEachAsync(Directory.GetFiles(Path.Combine(folder, "files")).Order(StringComparer.Ordinal), stop, async (path, token) =>
@@ -46,7 +47,7 @@ internal static class DemoSite
         var asset = workspace.Assets.Find(id)!;
         var was = asset.Facts.Words;
         var keep = words.Keep is [var x, var y, var w, var h] ? new KeepBox(x, y, w, h) : asset.Facts.Keep;
-        workspace.Assets.Change(id, asset.Version, was.With(words.Title, words.Alt, words.Caption, words.Description, words.Credit, folder: words.Folder, keywords: words.Keywords), keep, words.Keep is not null);
+        workspace.Assets.Change(id, asset.Version, was.With(words.Title, words.Alt, words.Caption, words.Description, words.Credit, folder: words.Folder, keywords: words.Keywords, own: words.Own), keep, words.Keep is not null);
     }
 
     private static void NamePictures(JsonNode node, IReadOnlyDictionary<string, string> ids)

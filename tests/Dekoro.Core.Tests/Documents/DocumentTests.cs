@@ -80,12 +80,30 @@ public sealed class DocumentTests
     [InlineData("""{"type":"figure","attrs":{"asset":"a","shape":"16x9"}}""", "content[0].attrs.shape")]
     [InlineData("""{"type":"heading","attrs":{"level":1}}""", "content[0].attrs.level")]
     [InlineData("""{"type":"blockquote","content":[{"type":"figure","attrs":{"asset":"a"}}]}""", "content[0].content[0]")]
+    [InlineData("""{"type":"columns","attrs":{"inRow":7},"content":[{"type":"cell"}]}""", "content[0].attrs.inRow")]
+    [InlineData("""{"type":"columns","attrs":{"inRow":2},"content":[]}""", "content[0]")]
+    [InlineData("""{"type":"columns","attrs":{"inRow":2},"content":[{"type":"paragraph"}]}""", "content[0].content[0]")]
+    [InlineData("""{"type":"columns","attrs":{"inRow":2},"content":[{"type":"cell","content":[{"type":"columns","attrs":{"inRow":2}}]}]}""", "content[0].content[0].content[0]")]
+    [InlineData("""{"type":"columns","attrs":{"inRow":2},"content":[{"type":"cell","content":[{"type":"blockquote","content":[{"type":"figure","attrs":{"asset":"a"}}]}]}]}""", "content[0].content[0].content[0].content[0]")]
     [InlineData("""{"type":"paragraph","content":[{"type":"text","text":"a","marks":[{"type":"blink"}]}]}""", "content[0].content[0].marks[0]")]
     public void What_is_not_known_is_refused_by_its_path(string content, string path)
     {
         var reading = Read(Doc(content));
         Assert.Null(reading.Document);
         Assert.Contains(reading.Errors, e => e.Path == path && e.Sentence.EndsWith('.'));
+    }
+
+    [Fact]
+    public void A_picture_takes_the_column_where_it_was_moved_out_of_a_cell_and_the_cell_where_it_was_moved_in()
+    {
+        FigureSize SizeOf(string size, bool inCell)
+        {
+            var figure = "{\"type\":\"figure\",\"attrs\":{\"asset\":\"a\",\"size\":\"" + size + "\"}}";
+            var piece = inCell ? "{\"type\":\"columns\",\"attrs\":{\"inRow\":2},\"content\":[{\"type\":\"cell\",\"content\":[" + figure + "]}]}" : figure;
+            return Assert.Single(Read("{\"type\":\"doc\",\"content\":[" + piece + "]}").Document!.Figures).Size;
+        }
+        Assert.Equal(new FigureSize.ByRole(SizeRole.Column), SizeOf("cell", false));
+        Assert.Equal(new FigureSize.OfCell(), SizeOf("wide", true));
     }
 
     [Fact]
