@@ -212,3 +212,36 @@ test('On the command line a folder is imported and the site written into another
   expect(run('publish', '--out', join(folder, 'out')).stdout).toContain(', 0 of them written now.');
   rmSync(folder, { recursive: true });
 });
+
+test('Keys are listed on ?, Ctrl+K searches from anywhere, and single letters can be switched off', async ({ page, own }) => {
+  const id = await makePage(own.url, 'Home', [text('Here.')]);
+  const frame = await openDesk(page, own.url, id);
+  const library = page.getByRole('button', { name: /^Library L/ });
+  await page.keyboard.press('l');
+  await expect(library).toHaveAttribute('aria-expanded', 'true');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('picture room');
+  await passesAxe(page, 'the keys');
+  await page.getByLabel('Single letters and signs act as keys, where no text is being written').uncheck();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('l');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(library).toHaveAttribute('aria-expanded', 'false');
+  // In the text ? and l are a sign and a letter in any case, and Ctrl+K searches still.
+  await frame.getByText('Here.').click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' All well?');
+  await expect(frame.getByText('Here. All well?')).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();
+  await page.goto(own.url);
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByLabel('Single letters and signs act as keys, where no text is being written').check();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await page.waitForURL(/\/library$/);
+  await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();
+});

@@ -4,14 +4,32 @@
   import { onMount } from 'svelte';
   import { listen } from '$lib/api/events';
   import { queryClient } from '$lib/api/queries';
+  import { goto } from '$app/navigation';
+  import { askForKeys, letters } from '$lib/ui/letters.svelte';
   import Bar from '$lib/ui/Bar.svelte';
 
   let { children } = $props();
   onMount(listen);
+
+  async function keys(event: KeyboardEvent) {
+    if (event.defaultPrevented || document.querySelector('[role=dialog],[role=menu]')) return;
+    const control = event.ctrlKey || event.metaKey;
+    const writes = (event.target as Element).matches?.('input, textarea, select, [contenteditable=true]');
+    if (event.key === '?' && letters.on && !control && !event.altKey && !writes) {
+      event.preventDefault();
+      askForKeys();
+    } else if (control && event.key.toLowerCase() === 'k') {
+      event.preventDefault();
+      const field = () => document.querySelector<HTMLInputElement>('main input[type=search]');
+      if (!field()) await goto('/library');
+      field()?.focus();
+    }
+  }
 </script>
 
 <!-- A file let go beside its target must not take the tool's place in the window. -->
 <svelte:window
+  onkeydown={(event) => void keys(event)}
   ondragover={(event) => event.dataTransfer?.types.includes('Files') && event.preventDefault()}
   ondrop={(event) => event.preventDefault()}
 />

@@ -172,7 +172,7 @@
           : 'The library is empty: take pictures from this computer, or drop them onto the page.'}
       </p>
     {/if}
-    <PictureRows {found} rowHeight={104} wordsHeight={through ? 88 : 60} class="min-h-0 flex-1 border-t border-hair">
+    <PictureRows {found} rowHeight={104} wordsHeight={through ? 88 : 70} class="min-h-0 flex-1 border-t border-hair">
       {#snippet cell(item, height)}
         <button
           class="block w-full cursor-pointer text-left"
@@ -207,8 +207,8 @@
             />
           </span>
           <span class="mt-1 block truncate">{item.words.title}</span>
-          {#if item.through}<ThroughWords through={item.through} />{:else}<span class="dk-tabular block text-quiet"
-              >{item.width} × {item.height}</span
+          {#if item.through}<ThroughWords through={item.through} />{:else}<span
+              class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span
             >{/if}
         </button>
       {/snippet}

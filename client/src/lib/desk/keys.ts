@@ -1,4 +1,5 @@
 import type { Desk } from './desk.svelte';
+import { askForKeys, letters } from '$lib/ui/letters.svelte';
 import { sides, sizes } from './choices';
 
 /** Keys of the desk; true where one was taken. Single letters act only while no text is being edited. */
@@ -30,7 +31,15 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
     else return false;
     return true;
   }
-  if (control || event.altKey || typing(event, desk)) return false;
+  if (control && event.key.toLowerCase() === 'k') {
+    desk.drawerOpen = true;
+    return true;
+  }
+  if (control || event.altKey || typing(event, desk) || !letters.on) return false;
+  if (event.key === '?') {
+    askForKeys();
+    return true;
+  }
   if (figure && takesSize && id && Date.now() - afterA.at < 1500) {
     const side = { ArrowLeft: 'left', ArrowDown: 'centre', ArrowRight: 'right' }[event.key];
     afterA.at = 0;

@@ -122,7 +122,7 @@
     <div
       class="relative"
       style:height="{$virtualizer.getTotalSize()}px"
-      style:min-width="{960 + 110 * (own.data?.columns.length ?? 0)}px"
+      style:min-width="{960 + 132 * (own.data?.columns.length ?? 0)}px"
       style:--own={own.data?.columns.length ?? 0}
       class:dk-own={(own.data?.columns.length ?? 0) > 0}
       role="table"
@@ -235,7 +235,7 @@
         80px,
         2fr
       )
-      repeat(var(--own), minmax(102px, 2fr)) 150px;
+      repeat(var(--own), minmax(124px, 2fr)) 150px;
   }
   .dk-cell {
     width: 100%;

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
+  import Keyboard from '@lucide/svelte/icons/keyboard';
   import Moon from '@lucide/svelte/icons/moon';
   import Sun from '@lucide/svelte/icons/sun';
   import { publishPreview, sitePlan } from '$lib/api/queries';
   import PublishSheet from '$lib/publish/PublishSheet.svelte';
+  import KeysSheet from './KeysSheet.svelte';
   import Mark from './Mark.svelte';
   import PersonField from './PersonField.svelte';
   import { light } from './theme.svelte';
@@ -13,6 +15,7 @@
   const site = createQuery(sitePlan);
   const preview = createQuery(publishPreview);
   let publishing = $state(false);
+  let keysOpen = $state(false);
   const changes = $derived(preview.data?.changes ?? 0);
   const places = [
     { name: 'Pages', href: '/', here: () => !page.url.pathname.startsWith('/library') },
@@ -38,6 +41,9 @@
     >
       {#if light.now === 'paper'}<Moon size={16} />{:else}<Sun size={16} />{/if}
     </button>
+    <button class="dk-button bare" onclick={() => (keysOpen = true)} aria-label="Keys" title="Keys (?)"
+      ><Keyboard size={16} /></button
+    >
     <PersonField />
     {#if site.data?.isPublished}<a class="dk-link" href="/live/" target="_blank" rel="noopener">The public site</a>{/if}
     <span class="dk-tabular" aria-live="polite">{changes === 0 ? 'All published' : count(changes, 'change')}</span>
@@ -45,6 +51,7 @@
   </div>
 </header>
 <PublishSheet bind:open={publishing} />
+<KeysSheet bind:open={keysOpen} />
 
 <style>
   .dk-place {

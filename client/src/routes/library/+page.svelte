@@ -19,6 +19,7 @@
   import { bundleOf, isWords } from '$lib/intake/bundle';
   import { intake, isReadable } from '$lib/intake/intake.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
+  import { letters } from '$lib/ui/letters.svelte';
   import { count } from '$lib/ui/words';
 
   let query = $state('');
@@ -49,7 +50,7 @@
   onkeydown={(event) => {
     const field = (event.target as Element).matches('input, textarea, select');
     if (event.key === 'Escape' && choosing.ids.size > 0 && !field && !rounding) choosing.clear();
-    if (event.key === 'f' && chosen && !field && !event.ctrlKey && !event.metaKey && !event.altKey)
+    if (event.key === 'f' && letters.on && chosen && !field && !event.ctrlKey && !event.metaKey && !event.altKey)
       void goto(`/library/room/${chosen}`);
   }}
   onpaste={(event) => {

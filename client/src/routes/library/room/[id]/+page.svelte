@@ -1,5 +1,6 @@
 <!-- The picture room: one picture, worked on by light of the lamp, with every cut it is used in beside it. -->
 <script lang="ts">
+  import { letters } from '$lib/ui/letters.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { untrack } from 'svelte';
   import ArrowLeft from '@lucide/svelte/icons/arrow-left';
@@ -99,7 +100,7 @@
     }
     if (control || event.altKey || (event.target as Element).matches('input:not([type=range]), textarea, select'))
       return;
-    if (event.key.toLowerCase() === 'o') comparing = true;
+    if (event.key.toLowerCase() === 'o' && letters.on) comparing = true;
     else if (event.key === 'Escape' && !downloading) {
       if (cutting) box = 'keep';
       else void goto(from ? `/pages/${from}` : '/library');
