@@ -369,14 +369,16 @@ test('Pages are made, ordered, switched off and readdressed without losing anyth
 });
 
 test('Another picture is tried in its place on the page and on the phone before it is kept, by pointer and by keys', async ({ page, own }) => {
-  const [large, small] = (await takeIn(own.url, ['line-reel.jpg', 'serpent-small.jpg'])).map((file) => file.id!) as [string, string];
-  const id = await makePage(own.url, 'Home', [text('Above.'), { type: 'figure', attrs: { id: 'reel', asset: large, size: 'column', alt: 'A reel' } }]);
+  const [large, small] = (await takeIn(own.url, ['the-kite-hall.jpg', 'serpent-small.jpg'])).map((file) => file.id!) as [string, string];
+  const id = await makePage(own.url, 'Home', [text('Above.'), { type: 'figure', attrs: { id: 'hall', asset: large, size: 'column', alt: 'The hall' } }]);
   const frame = await openDesk(page, own.url, id);
-  const [shown, phone] = [frame.locator('[data-block=reel] img'), page.frameLocator('iframe[title="The page on a phone"]').locator('[data-block=reel] img')];
+  const [shown, phone] = [frame.locator('[data-block=hall] img'), page.frameLocator('iframe[title="The page on a phone"]').locator('[data-block=hall] img')];
   const standing = async () => (await draftOf(own.url, id)).document.content[1]!.attrs.asset;
-  await frame.locator('[data-block=reel]').click();
+  await frame.locator('[data-block=hall]').click();
   const fits = page.getByRole('region', { name: 'Fit at each width' });
+  await expect(fits.getByRole('table')).toContainText('sharp');
   const before = await fits.innerText();
+  expect(before).not.toMatch(/soft|coarse/);
   await page.getByRole('button', { name: 'Change the picture' }).click();
   const pictures = page.getByRole('region', { name: 'Library' }).getByRole('listitem').getByRole('button');
   await pictures.filter({ hasText: 'serpent' }).or(pictures.filter({ hasText: 'Serpent' })).hover();
@@ -388,7 +390,7 @@ test('Another picture is tried in its place on the page and on the phone before 
   await page.keyboard.press('Escape');
   await expect(shown).toHaveAttribute('src', new RegExp(large));
   await expect(fits).toHaveText(before, { useInnerText: true });
-  await expect(frame.locator('[data-block=reel] img')).toHaveAttribute('alt', 'A reel');
+  await expect(frame.locator('[data-block=hall] img')).toHaveAttribute('alt', 'The hall');
 
   await page.getByRole('button', { name: 'Change the picture' }).focus();
   await page.keyboard.press('Enter');
