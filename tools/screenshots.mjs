@@ -1,13 +1,13 @@
 #!/usr/bin/env node
 // Renews docs/screenshots from the demo site: each main view in both themes, 1280 × 800.
-//   tools/screenshots http://127.0.0.1:5380
+//   tools/screenshots.mjs http://127.0.0.1:5380 [view …]
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const { chromium } = createRequire(join(root, 'tests/browser/package.json'))('@playwright/test');
-const url = process.argv[2] ?? 'http://127.0.0.1:5380';
+const [url = 'http://127.0.0.1:5380', ...named] = process.argv.slice(2);
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
 
 const views = {
@@ -34,7 +34,18 @@ const views = {
       await page.waitForURL(/\/in\/\w/);
     },
   },
+  round: {
+    path: '/library',
+    only: 'paper',
+    then: async (page) => {
+      await page.getByRole('searchbox', { name: 'Search the library' }).fill('no-alt');
+      await page.getByText(/^\d+ pictures$/).waitFor();
+      await page.waitForTimeout(800);
+      await page.getByRole('button', { name: 'Words round' }).click();
+    },
+  },
   archive: {
+    only: 'paper',
     path: '/library/archive?address=/standins/archive/collection.json',
     then: async (page) => {
       const pictures = page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button');
@@ -72,7 +83,7 @@ const views = {
 };
 for (const theme of ['paper', 'lamp']) {
   for (const [name, view] of Object.entries(views)) {
-    if (view.only && view.only !== theme) continue;
+    if ((view.only && view.only !== theme) || (named.length > 0 && !named.includes(name))) continue;
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript((now) => localStorage.setItem('theme', now), theme);
     await page.goto(url + view.path);
