@@ -174,13 +174,27 @@ public sealed class Assets(Database database)
     public IReadOnlyList<Asset> WithOwnAddress() =>
         database.Read(c => c.All($"{Columns} FROM asset WHERE own_address IS NOT NULL AND away_since IS NULL", Map));
 
-    /// <summary>Every address that was given, those of pictures taken away too.</summary>
-    public IReadOnlySet<string> OwnAddresses() =>
-        database.Read(c => c.All("SELECT own_address FROM asset WHERE own_address IS NOT NULL", row => row.GetString(0))).ToHashSet(StringComparer.Ordinal);
+    /// <summary>Gives a picture an address that none has, those taken away included; chosen and kept in one step.</summary>
+    /// <param name="choose">From the addresses that are taken.</param>
+    public void GiveAddress(string id, Func<IReadOnlySet<string>, string> choose) => database.Write(c =>
+    {
+        var taken = c.All("SELECT own_address FROM asset WHERE own_address IS NOT NULL", row => row.GetString(0)).ToHashSet(StringComparer.Ordinal);
+        return SetAddress(c, id, choose(taken));
+    });
 
-    /// <param name="address">Null takes it from the public site.</param>
-    public bool SetOwnAddress(string id, string? address) =>
-        database.Write(c => c.Run("UPDATE asset SET own_address = $address, version = version + 1 WHERE id = $id", ("$id", id), ("$address", address))) == 1;
+    public void TakeAddress(string id) => database.Write(c => SetAddress(c, id, null));
+
+    /// <summary>The address of one goes to another that has none: whoever was given it meets the same picture.</summary>
+    public void MoveAddress(string fromId, string toId) => database.Write(c =>
+    {
+        string? AddressOf(string id) => c.One<string>("SELECT own_address FROM asset WHERE id = $id", ("$id", id));
+        if (AddressOf(fromId) is not { } address || AddressOf(toId) is not null) return 0;
+        SetAddress(c, fromId, null);
+        return SetAddress(c, toId, address);
+    });
+
+    private static int SetAddress(SqliteConnection c, string id, string? address) =>
+        c.Run("UPDATE asset SET own_address = $address, version = version + 1 WHERE id = $id", ("$id", id), ("$address", address));
 
     /// <summary>Names of those who added pictures.</summary>
     public IReadOnlyList<string> People() =>

@@ -12,7 +12,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     public static Document Empty { get; } = new([]);
 
     /// <summary>Every picture, in the order of the page, those in cells too.</summary>
-    public IEnumerable<FigureBlock> Figures => Blocks.SelectMany(b => b is ColumnsBlock c ? c.Cells.SelectMany(cell => cell.Blocks) : [b]).OfType<FigureBlock>();
+    public IEnumerable<FigureBlock> Figures => Blocks.SelectMany(b => b is ColumnsBlock c ? c.Pieces : [b]).OfType<FigureBlock>();
 
     /// <summary>The same with every picture changed; null takes its place out.</summary>
     public Document WithFigures(Func<FigureBlock, FigureBlock?> change)
@@ -52,8 +52,11 @@ public sealed record ColumnsBlock(string Id, int InRow, Extent Extent, Immutable
 {
     public const int LeastInRow = 2, MostInRow = 6, MostCells = 24;
 
+    /// <summary>What stands in the cells, cell by cell.</summary>
+    public IEnumerable<Block> Pieces => Cells.SelectMany(c => c.Blocks);
+
     /// <summary>True where no cell shows anything: such cells wait on the desk and are never published.</summary>
-    public bool IsEmpty => Cells.All(c => c.Blocks.IsEmpty);
+    public bool IsEmpty => !Pieces.Any();
 }
 
 /// <param name="Blocks">Pictures as wide as the cell, and words.</param>

@@ -12,7 +12,7 @@ public static class TextRuns
         HeadingBlock h => h.Inlines.OfType<TextRun>().Select(r => (block, r)),
         ListBlock l => l.Items.SelectMany(item => item.SelectMany(In)),
         QuoteBlock q => q.Blocks.SelectMany(In),
-        ColumnsBlock c => c.Cells.SelectMany(cell => cell.Blocks.SelectMany(In)),
+        ColumnsBlock c => c.Pieces.SelectMany(In),
         _ => [],
     };
 

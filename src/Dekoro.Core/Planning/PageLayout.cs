@@ -60,7 +60,7 @@ public sealed class PageLayout
     public IEnumerable<(FigureBlock Figure, SlotWidth Slot)> Standing(Document page) => page.Blocks.SelectMany(block => block switch
     {
         FigureBlock figure => [(figure, SlotOf(figure.Size))],
-        ColumnsBlock columns => columns.Cells.SelectMany(c => c.Blocks).OfType<FigureBlock>().Select(f => (f, CellOf(columns.InRow, columns.Extent))),
+        ColumnsBlock columns => columns.Pieces.OfType<FigureBlock>().Select(f => (f, CellOf(columns.InRow, columns.Extent))),
         _ => Enumerable.Empty<(FigureBlock, SlotWidth)>(),
     });
 

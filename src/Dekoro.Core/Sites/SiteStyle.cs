@@ -24,6 +24,9 @@ public sealed record SiteStyle
 
     /// <summary>The shapes offered for cuts, beside "as is".</summary>
     public ImmutableArray<string> Shapes { get; init; } = ["3:2", "16:9", "1:1", "4:5"];
+
+    /// <summary>The shape that the first picture of columns takes, and with it the others; null for as is.</summary>
+    public string? CellShape => Shapes.FirstOrDefault();
 }
 
 /// <summary>The public site's colours, as CSS hexadecimal notation.</summary>

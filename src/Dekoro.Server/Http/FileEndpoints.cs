@@ -99,10 +99,11 @@ internal static class FileEndpoints
         }
         else
         {
-            if (PlaceOf(size, shape) is not { } place) return NoPlace();
+            var layout = new PageLayout(workspace.Style.Current);
+            if (PlaceOf(size, shape, layout) is not { } place) return NoPlace();
             (var all, total, counts) = workspace.Assets.Search(search, used, 0, int.MaxValue, further);
             var byId = all.ToDictionary(a => a.Id);
-            items = [.. BestFirst(all, place, workspace).Skip(skip).Take(take).Select(s => ItemOf(byId[s.Picture.Id], places[s.Picture.Id].Count()) with { Through = ThroughOf(s) })];
+            items = [.. BestFirst(all, place, layout).Skip(skip).Take(take).Select(s => ItemOf(byId[s.Picture.Id], places[s.Picture.Id].Count()) with { Through = ThroughOf(s) })];
         }
         if (skip > 0) return TypedResults.Ok(new FileList(total, items, [], [], search.NotUnderstood));
         return TypedResults.Ok(new FileList(total, items, workspace.Assets.Folders(),
@@ -144,8 +145,9 @@ internal static class FileEndpoints
             var all = workspace.Assets.Outline(search, used);
             return TypedResults.Ok(new FileOutline([.. all.Select(f => f.Id)], [.. all.Select(f => Thousandths(f.Size.Width, f.Size.Height))]));
         }
-        if (PlaceOf(size, shape) is not { } place) return NoPlace();
-        var standings = BestFirst(workspace.Assets.Search(search, used, 0, int.MaxValue).Page, place, workspace).ToList();
+        var layout = new PageLayout(workspace.Style.Current);
+        if (PlaceOf(size, shape, layout) is not { } place) return NoPlace();
+        var standings = BestFirst(workspace.Assets.Search(search, used, 0, int.MaxValue).Page, place, layout).ToList();
         return TypedResults.Ok(new FileOutline([.. standings.Select(s => s.Picture.Id)], [.. standings.Select(s => Thousandths(s.Cut.Width, s.Cut.Height))]));
     }
 
@@ -156,18 +158,14 @@ internal static class FileEndpoints
         return TypedResults.Ok(new SomeFiles([.. files.Ids.Distinct().Where(found.ContainsKey).Select(id => ItemOf(found[id], places[id].Count(), twins[id]))]));
     }
 
-    private static IEnumerable<Standing> BestFirst(IReadOnlyList<Asset> all, (Func<PageLayout, SlotWidth> SlotIn, AspectRatio? Shape) place, Workspace workspace)
-    {
-        var layout = new PageLayout(workspace.Style.Current);
-        return LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, place.SlotIn(layout), place.Shape, layout)));
-    }
+    private static IEnumerable<Standing> BestFirst(IReadOnlyList<Asset> all, (SlotWidth Slot, AspectRatio? Shape) place, PageLayout layout) =>
+        LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, place.Slot, place.Shape, layout)));
 
     private static ProblemHttpResult NoPlace() => Problems.Of(400, "A place has a size, as in size=half, and perhaps a shape, as in shape=16:9.", "size");
 
     internal static ThroughLook ThroughOf(Standing s) => new(s.Cut, s.Loss.InWords(), Looking.FitOf(s.Fits.Phone), Looking.FitOf(s.Fits.Desktop));
 
-    /// <summary>A place by its written size: a role, a number of px, or a cell as in "cell-4-wide".</summary>
-    private static (Func<PageLayout, SlotWidth> SlotIn, AspectRatio? Shape)? PlaceOf(string size, string? shape)
+    private static (SlotWidth Slot, AspectRatio? Shape)? PlaceOf(string size, string? shape, PageLayout layout)
     {
         AspectRatio? cut = null;
         if (!string.IsNullOrEmpty(shape))
@@ -175,10 +173,7 @@ internal static class FileEndpoints
             if (!AspectRatio.TryParse(shape, out var parsed)) return null;
             cut = parsed;
         }
-        if (int.TryParse(size, out var px)) return px is >= FigureSize.ByPx.Least and <= FigureSize.ByPx.Most ? (layout => layout.SlotOf(new FigureSize.ByPx(px)), cut) : null;
-        if (size.Split('-') is ["cell", var n, var reach] && int.TryParse(n, out var inRow) && inRow is >= ColumnsBlock.LeastInRow and <= ColumnsBlock.MostInRow && Enum.TryParse<Extent>(reach, ignoreCase: true, out var extent))
-            return (layout => layout.CellOf(inRow, extent), cut);
-        return Enum.TryParse<SizeRole>(size, ignoreCase: true, out var role) ? (layout => layout.SlotOf(new FigureSize.ByRole(role)), cut) : null;
+        return PlaceName.SlotOf(size, layout) is { } slot ? (slot, cut) : null;
     }
 
     private static Results<Ok<FileDetail>, ProblemHttpResult> One(string id, Workspace workspace, PlanBook book)
@@ -238,8 +233,8 @@ internal static class FileEndpoints
         }
         if (!workspace.Assets.Change(id, version, words, keep, byHand))
             return Problems.Of(409, "Someone changed this picture's words meanwhile: theirs are shown now, yours are still in the field.", null, ("now", ItemOf(workspace.Assets.Find(id)!, 0)));
-        if (change.HasOwnAddress is { } has && has != asset.OwnAddress is not null)
-            workspace.Assets.SetOwnAddress(id, has ? OwnAddress.For(asset.Facts with { Words = words }, workspace.Assets.OwnAddresses()) : null);
+        if (change.HasOwnAddress == true && asset.OwnAddress is null) workspace.Assets.GiveAddress(id, taken => OwnAddress.For(asset.Facts with { Words = words }, taken));
+        if (change.HasOwnAddress == false) workspace.Assets.TakeAddress(id);
         events.Send("library", new { id });
         background.Prepare();
         var now = workspace.Assets.Find(id)!;

@@ -108,6 +108,7 @@ internal static class LeavingEndpoints
             [.. pages.Select(p => (p.Page.Id, p.Page.Version, DocumentWriter.Write(Swapping.Swap(book.DocumentOf(p.Page), id, into.Id, p.Alts)).ToJsonString()))], clock.GetUtcNow());
         if (!kept) return Problems.Of(409, "A page was changed at the same moment, so nothing was done: try it again.");
         workspace.Assets.ChangeWords([(into.Id, into.Version, Merging.Words(into.Facts.Words, from.Facts.Words))]);
+        workspace.Assets.MoveAddress(id, into.Id);
         workspace.Assets.TakeAway(id, clock.GetUtcNow());
         foreach (var (page, _) in pages) events.Send("page", new { id = page.Id, version = page.Version + 1 });
         events.Send("library", new { id });

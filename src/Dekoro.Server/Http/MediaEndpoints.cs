@@ -121,7 +121,8 @@ internal static class MediaEndpoints
         {
             var immutable = address.StartsWith("media/", StringComparison.Ordinal);
             response.Headers.CacheControl = immutable ? Forever : address.EndsWith(".woff2", StringComparison.Ordinal) ? ADay : "no-cache";
-            if (immutable || address.StartsWith(PlanBook.FilesFolder, StringComparison.Ordinal)) response.Headers.ContentSecurityPolicy = PicturePolicy;
+            // Whatever is no page may not act as one: an SVG is a document where it is opened by itself.
+            if (!address.EndsWith(".html", StringComparison.Ordinal)) response.Headers.ContentSecurityPolicy = PicturePolicy;
             return Results.File(file, FigureMime.OfName(address), lastModified: File.GetLastWriteTimeUtc(file), enableRangeProcessing: true);
         }
         var page = address.TrimEnd('/');

@@ -15,12 +15,17 @@ public sealed record SizeOffer(SizeRole Role, string Name, IReadOnlyList<Segment
 public sealed record FigureLimits(int LeastPx, int MostPx, double NarrowestShape, double WidestShape);
 
 /// <summary>Columns of a number of cells in a row, with how many stand there on each class of screen.</summary>
-public sealed record RowOffer(int Cells, PerClass<int> InRow);
+public sealed record RowOffer(int Cells, PerClass<int> InRow, IReadOnlyList<ReachOffer> Reaches);
+
+/// <summary>How far columns reach.</summary>
+/// <param name="Place">Names a cell as a place to look through.</param>
+/// <param name="Width">Of a cell, at every viewport.</param>
+public sealed record ReachOffer(Extent Extent, string Name, string Place, IReadOnlyList<Segment> Width);
 
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, bool IsPublished);
+    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, bool IsPublished);
 
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
@@ -42,8 +47,9 @@ internal static class SiteEndpoints
             [.. Enum.GetValues<SizeRole>().Select(r => new SizeOffer(r, Remedy.NameOf(r), layout.SlotOf(new FigureSize.ByRole(r)).Segments))],
             layout.Column.Segments,
             new(FigureSize.ByPx.Least, FigureSize.ByPx.Most, DocumentReader.NarrowestShape, DocumentReader.WidestShape),
-            [.. Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - ColumnsBlock.LeastInRow + 1).Select(n => new RowOffer(n, PageLayout.InRow(n)))],
-            ColumnsBlock.MostCells, live.IsThere);
+            [.. Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - ColumnsBlock.LeastInRow + 1).Select(n => new RowOffer(n, PageLayout.InRow(n),
+                [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
+            ColumnsBlock.MostCells, style.CellShape, live.IsThere);
     }
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)

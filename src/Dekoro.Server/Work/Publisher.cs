@@ -36,7 +36,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     {
         var facts = book.Facts();
         var plans = book.PublicPages().Select(p => PagePlanner.Plan(book.SourceOf(p), facts)).ToDictionary(p => p.Page.Id);
-        var now = OtherFiles(plans.Values, facts);
+        var now = Contents(FilesBeside(plans.Values, facts));
         var published = workspace.Settings.Get(PublishedFiles) is { } json ? Json.Read<Dictionary<string, string>>(json) : [];
         return (
             [
@@ -47,18 +47,25 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             [.. now.Except(published).Concat(published.Except(now)).Select(f => f.Key).Distinct().Order(StringComparer.Ordinal)]);
     }
 
-    /// <summary>
-    /// What is on the public site beside the pages, by its address: other files that a public page links to or that have an address of their
-    /// own, by their hash, and pictures with an address of their own, by the name of the file that is made of them.
-    /// </summary>
-    private Dictionary<string, string> OtherFiles(IEnumerable<PagePlan> plans, PlanFacts facts)
+    /// <summary>A file beside the pages.</summary>
+    /// <param name="Content">A name for what is in it: another where it has changed.</param>
+    private sealed record BesideFile(string Address, string Content, Func<Task<string>> PathAsync);
+
+    /// <summary>Other files that a public page links to or that have an address of their own, and pictures with an address of their own.</summary>
+    private List<BesideFile> FilesBeside(IEnumerable<PagePlan> plans, PlanFacts facts)
     {
         var linked = plans.SelectMany(p => p.LinksOut).OfType<Link.File>().Select(l => l.FileId).ToHashSet();
-        return workspace.Downloads.All().Where(d => (linked.Contains(d.Id) || d.Facts.HasOwnAddress) && facts.Addresses.FileById.ContainsKey(d.Id))
-            .Select(d => (Address: facts.Addresses.FileById[d.Id], Names: d.Sha256))
-            .Concat(workspace.Assets.WithOwnAddress().Select(a => (a.OwnAddress!, maker.NameOf(a, OwnAddress.FileOf(a.Facts)))))
-            .ToDictionary(f => f.Item1, f => f.Item2);
+        return
+        [
+            .. workspace.Downloads.All().Where(d => (linked.Contains(d.Id) || d.Facts.HasOwnAddress) && facts.Addresses.FileById.ContainsKey(d.Id))
+                .Select(d => new BesideFile(facts.Addresses.FileById[d.Id], d.Sha256, () => Task.FromResult(workspace.Files.PathOf(d.Sha256)))),
+            .. workspace.Assets.WithOwnAddress().Select(a => (Asset: a, File: OwnAddress.FileOf(a.Facts)))
+                .Select(p => new BesideFile(p.Asset.OwnAddress!, maker.NameOf(p.Asset, p.File),
+                    () => p.File.IsUnchanged ? Task.FromResult(workspace.PathOf(p.Asset)) : maker.PlannedAsync(p.Asset, p.File))),
+        ];
     }
+
+    private static Dictionary<string, string> Contents(IEnumerable<BesideFile> files) => files.ToDictionary(f => f.Address, f => f.Content);
 
     public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop)
     {
@@ -67,11 +74,11 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         {
             var rows = book.PublicPages();
             var content = rows.ToDictionary(r => r.Id, book.ContentOf);
-            var (files, made, others) = await BuildAsync(rows, progress, stop);
+            var (files, made, beside) = await BuildAsync(rows, progress, stop);
             progress.Report(new(files.Count, files.Count, "Writing the pages."));
             var (release, written) = live.GoLive(files);
             workspace.Pages.MarkPublished(content, clock.GetUtcNow());
-            workspace.Settings.Set(PublishedFiles, Json.Write(others));
+            workspace.Settings.Set(PublishedFiles, Json.Write(beside));
             var bytes = files.Values.Sum(f => f.Bytes);
             workspace.Releases.Add(new(release, clock.GetUtcNow(), files.Count, bytes));
             return new(release, rows.Count, made, written, files.Count, bytes);
@@ -97,7 +104,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         await MakeAsync(plans, AssetsOf(plans), new Progress<PublishProgress>(), stop);
     }
 
-    private async Task<(IReadOnlyDictionary<string, SiteFile> Files, int Made, IReadOnlyDictionary<string, string> Others)> BuildAsync(
+    private async Task<(IReadOnlyDictionary<string, SiteFile> Files, int Made, IReadOnlyDictionary<string, string> Beside)> BuildAsync(
         IReadOnlyList<PageRow> rows, IProgress<PublishProgress> progress, CancellationToken stop)
     {
         var facts = book.Facts();
@@ -110,10 +117,8 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             var asset = assets[file.AssetId];
             files["media/" + maker.NameOf(asset, file)] = SiteFile.At(file.IsUnchanged ? workspace.PathOf(asset) : maker.PathOf(maker.NameOf(asset, file)));
         }
-        var others = OtherFiles(plans, facts);
-        var pictures = workspace.Assets.WithOwnAddress().ToDictionary(a => a.OwnAddress!);
-        foreach (var (address, name) in others)
-            files[address] = SiteFile.At(pictures.GetValueOrDefault(address) is { } picture ? await WholeAsync(picture) : workspace.Files.PathOf(name));
+        var beside = FilesBeside(plans, facts);
+        foreach (var file in beside) files[file.Address] = SiteFile.At(await file.PathAsync());
         var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
         files["assets/site.css"] = SiteFile.Of(css);
         foreach (var font in Publishing.Assets.Fonts) files["assets/" + font] = SiteFile.Of(Publishing.Assets.Bytes(font));
@@ -124,7 +129,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             var html = await renderer.PageAsync(new PageModel(plan, frame, addresses, PageModel.RootOf(plan.Page.Path), IsProof: false), version);
             files[plan.Page.Path.Length == 0 ? "index.html" : plan.Page.Path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
         }
-        return (files, made, others);
+        return (files, made, Contents(beside));
 
         IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>
             Offered(figure).SelectMany(figure.FilesIn).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);
@@ -137,9 +142,6 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             return figure.Formats.Where(f => f == last || bytes[f] < bytes[last]).OrderBy(f => f == last).ThenBy(f => bytes[f]);
         }
     }
-
-    private async Task<string> WholeAsync(Asset asset) =>
-        OwnAddress.FileOf(asset.Facts) is { IsUnchanged: false } file ? await maker.PlannedAsync(asset, file) : workspace.PathOf(asset);
 
     private async Task<int> MakeAsync(
         List<PagePlan> plans, IReadOnlyDictionary<string, Asset> assets, IProgress<PublishProgress> progress, CancellationToken stop)

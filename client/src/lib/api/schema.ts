@@ -2456,6 +2456,8 @@ export interface components {
             window: components["schemas"]["Box"];
             adjustments: components["schemas"]["AdjustmentsLook"];
         };
+        /** @enum {unknown} */
+        Extent: "column" | "wide";
         FigureLimits: {
             /** Format: int32 */
             leastPx: number;
@@ -2847,6 +2849,12 @@ export interface components {
             /** Format: int64 */
             bytes: number;
         };
+        ReachOffer: {
+            extent: components["schemas"]["Extent"];
+            name: string;
+            place: string;
+            width: components["schemas"]["Segment"][];
+        };
         Remedy: {
             sentence: string;
             size?: null | components["schemas"]["SizeRole"];
@@ -2889,6 +2897,7 @@ export interface components {
             /** Format: int32 */
             cells: number;
             inRow: components["schemas"]["PerClassOfint"];
+            reaches: components["schemas"]["ReachOffer"][];
         };
         Scales: {
             /** Format: int32 */
@@ -2929,6 +2938,7 @@ export interface components {
             rows: components["schemas"]["RowOffer"][];
             /** Format: int32 */
             mostCells: number;
+            cellShape: null | string;
             isPublished: boolean;
         };
         SizeOffer: {

@@ -4,19 +4,16 @@
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import Trash from '@lucide/svelte/icons/trash-2';
   import { proofOf } from '$lib/api/client';
+  import FilePick from '$lib/ui/FilePick.svelte';
   import { count } from '$lib/ui/words';
   import type { Desk, Piece } from './desk.svelte';
   import PieceMoves from './PieceMoves.svelte';
   import TextMarks from './TextMarks.svelte';
 
   let { desk, piece }: { desk: Desk; piece: Piece } = $props();
-  let picker = $state<HTMLInputElement>();
   const columns = $derived(piece.columns!);
   const filled = $derived(columns.cells.filter((cell) => cell.figure).length);
-  const offer = $derived(desk.site.rows.find((row) => row.cells === columns.inRow)?.inRow);
-  const shapes = $derived(
-    desk.inCells.filter((figure) => figure.within === piece.id).map((figure) => figure.figure!.shape),
-  );
+  const row = $derived(desk.site.rows.find((one) => one.cells === columns.inRow));
   const inWords = $derived(desk.marks.kind !== 'columns');
 </script>
 
@@ -31,40 +28,35 @@
         desk.drawerOpen = true;
       }}>Fill from the library</button
     >
-    <button class="dk-button" onclick={() => picker?.click()}>From this computer</button>
-    <input
-      bind:this={picker}
-      type="file"
-      multiple
-      hidden
-      aria-label="Pictures for the cells"
-      onchange={(event) => void desk.fillFiles(piece.id, [...(event.currentTarget.files ?? [])])}
-    />
+    <FilePick label="Pictures for the cells" onfiles={(files) => void desk.cells.fillFiles(piece.id, files)}
+      >From this computer</FilePick
+    >
   </div>
   <p class="mt-1.5 text-quiet">
     Several pictures go into the empty cells in their order; more than that get cells of their own.
   </p>
+  {#if desk.cells.said}<p class="dk-problem mt-1.5" role="alert">{desk.cells.said}</p>{/if}
 </div>
 <div class="border-b border-hair px-4 py-3">
   <h3 class="mb-2 font-semibold">In a row</h3>
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="Cells in a row">
-    {#each desk.site.rows as row (row.cells)}
+    {#each desk.site.rows as offer (offer.cells)}
       <button
         class="dk-button dk-tabular"
-        aria-pressed={columns.inRow === row.cells}
-        onclick={() => desk.setColumns(piece.id, { inRow: row.cells })}>{row.cells}</button
+        aria-pressed={columns.inRow === offer.cells}
+        onclick={() => desk.cells.set(piece.id, { inRow: offer.cells })}>{offer.cells}</button
       >
     {/each}
   </div>
-  {#if offer}<p class="dk-tabular mt-1.5 text-quiet">
-      {offer.desktop} on desktop, {offer.tablet} on tablet, {offer.phone} on phone.
+  {#if row}<p class="dk-tabular mt-1.5 text-quiet">
+      {row.inRow.desktop} on desktop, {row.inRow.tablet} on tablet, {row.inRow.phone} on phone.
     </p>{/if}
   <div class="mt-3 flex gap-1.5" role="group" aria-label="How far they reach">
-    {#each [['column', 'as the column'], ['wide', 'wide']] as const as [extent, name] (extent)}
+    {#each row?.reaches ?? [] as { extent, name } (extent)}
       <button
         class="dk-button"
         aria-pressed={columns.extent === extent}
-        onclick={() => desk.setColumns(piece.id, { extent })}>{name}</button
+        onclick={() => desk.cells.set(piece.id, { extent })}>{name}</button
       >
     {/each}
   </div>
@@ -75,9 +67,9 @@
     {#each [null, ...desk.site.shapes] as shape (shape)}
       <button
         class="dk-button dk-tabular"
-        disabled={shapes.length === 0}
-        aria-pressed={shapes.length > 0 && shapes.every((one) => one === shape)}
-        onclick={() => desk.setShapes(piece, shape)}>{shape ?? 'as is'}</button
+        disabled={filled === 0}
+        aria-pressed={columns.shape === shape}
+        onclick={() => desk.cells.setShape(piece.id, shape)}>{shape ?? 'as is'}</button
       >
     {/each}
   </div>
@@ -103,18 +95,18 @@
           class="dk-button bare"
           aria-label="Move cell {i + 1} earlier"
           disabled={i === 0}
-          onclick={() => desk.moveCell(cell.id, -1)}><ArrowUp size={14} /></button
+          onclick={() => desk.cells.move(cell.id, -1)}><ArrowUp size={14} /></button
         >
         <button
           class="dk-button bare"
           aria-label="Move cell {i + 1} later"
           disabled={i === columns.cells.length - 1}
-          onclick={() => desk.moveCell(cell.id, 1)}><ArrowDown size={14} /></button
+          onclick={() => desk.cells.move(cell.id, 1)}><ArrowDown size={14} /></button
         >
         <button
           class="dk-button bare"
           aria-label="Take cell {i + 1} out"
-          onclick={() => desk.takeCellOut(piece, cell.id)}><Trash size={14} /></button
+          onclick={() => desk.cells.takeOut(piece, cell.id)}><Trash size={14} /></button
         >
       </li>
     {/each}
@@ -122,7 +114,7 @@
   <button
     class="dk-button mt-1.5"
     disabled={columns.cells.length >= desk.site.mostCells}
-    onclick={() => desk.addCell(piece.id)}>Add a cell</button
+    onclick={() => desk.cells.add(piece.id)}>Add a cell</button
   >
 </div>
 {#if inWords}<TextMarks {desk} />{/if}

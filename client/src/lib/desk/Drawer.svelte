@@ -9,25 +9,22 @@
   import PictureRows from '$lib/library/PictureRows.svelte';
   import ThroughWords from '$lib/library/ThroughWords.svelte';
   import { Choosing } from '$lib/library/choosing.svelte';
+  import PictureTile from '$lib/library/PictureTile.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
   import { count, weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
 
   let { desk }: { desk: Desk } = $props();
   let query = $state('');
-  let picker = $state<HTMLInputElement>();
   let field = $state<HTMLInputElement>();
   /** The place that is chosen, unless true shapes are wanted. */
   const place = $derived.by<Through | null>(() => {
     const figure = desk.chosenPiece?.figure;
     const columns = desk.chosenColumns?.columns;
-    if (columns) {
-      const shape = figure ? figure.shape : desk.inCells.find((one) => one.within === columns.id)?.figure?.shape;
-      return {
-        size: `cell-${columns.inRow}-${columns.extent}`,
-        shape: shape ?? (figure ? '' : (desk.site.shapes[0] ?? '')),
-      };
-    }
+    const cell = columns && desk.cellOf(columns);
+    if (cell)
+      return { size: cell.place, shape: (figure ? figure.shape : (columns.shape ?? desk.site.cellShape)) ?? '' };
     return figure ? { size: String(figure.size), shape: figure.shape ?? '' } : null;
   });
   let trueShapes = $state(false);
@@ -125,15 +122,9 @@
           <input type="checkbox" role="switch" class="toggle toggle-sm" bind:checked={trueShapes} />true shapes
         </label>
       {/if}
-      <button class="dk-button" onclick={() => picker?.click()}>From this computer</button>
-      <input
-        bind:this={picker}
-        type="file"
-        multiple
-        hidden
-        aria-label="Pictures from this computer"
-        onchange={(event) => void desk.placeFiles([...(event.currentTarget.files ?? [])])}
-      />
+      <FilePick label="Pictures from this computer" onfiles={(files) => void desk.placeFiles(files)}
+        >From this computer</FilePick
+      >
     {:else}
       <span class="dk-tabular text-quiet">{found.head ? count(found.total, 'picture') : ''}</span>
       <span class="h-4 border-l border-hair"></span><span class="text-quiet">lately</span>
@@ -173,7 +164,7 @@
       </p>
     {/if}
     <PictureRows {found} rowHeight={104} wordsHeight={through ? 88 : 70} class="min-h-0 flex-1 border-t border-hair">
-      {#snippet cell(item, height)}
+      {#snippet cell(item, height, width)}
         <button
           class="block w-full cursor-pointer text-left"
           draggable="true"
@@ -191,21 +182,7 @@
             choosing.turn(item.id);
           }}
         >
-          <span class="relative block" class:dk-crop={choosing.ids.has(item.id)}>
-            {#if choosing.ids.has(item.id)}
-              <span class="dk-tabular absolute top-1 left-1 z-10 min-w-5 bg-base-100 px-1 text-center font-semibold"
-                >{choosing.numberOf(item.id)}</span
-              >
-            {/if}
-            <img
-              src={proofOf(item.picture, 320, item.through?.cut)}
-              alt=""
-              class="block w-full bg-base-300 object-cover"
-              style:height="{height}px"
-              decoding="async"
-              draggable="false"
-            />
-          </span>
+          <PictureTile {item} {width} {height} chosen={choosing.ids.has(item.id)} number={choosing.numberOf(item.id)} />
           <span class="mt-1 block truncate">{item.words.title}</span>
           {#if item.through}<ThroughWords through={item.through} />{:else}<span
               class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span

@@ -97,8 +97,8 @@
         const picture = data.getData('application/x-dekoro-picture');
         const piece = data.getData('application/x-dekoro-piece');
         if (cell && columns && !piece) {
-          if (picture) desk.fill(columns, [picture], cell.dataset.block);
-          else void desk.fillFiles(columns, await filesOf(data), cell.dataset.block);
+          if (picture) desk.cells.fill(columns, [picture], cell.dataset.block);
+          else void desk.cells.fillFiles(columns, await filesOf(data), cell.dataset.block);
         } else if (picture) desk.place([picture], gap);
         else if (piece) desk.moveTo(piece, gap);
         else void desk.placeFiles(await filesOf(data), gap);
@@ -125,7 +125,7 @@
   });
   $effect(() => {
     void [desk.moved, desk.width, desk.pieces];
-    desk.measureCells();
+    desk.nameEmptyCells();
   });
   // The caret's own "add here" is asked for by key; it stands where the piece that holds the caret ends.
   const asked = $derived.by(() => {

@@ -5,8 +5,9 @@ import { NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { answer, api, sentenceOf, type Draft, type Look, type Schemas, type SiteLook } from '$lib/api/client';
 import { uploads } from '$lib/library/uploads.svelte';
 import { FigureViews, frameStyle } from './figureView';
+import { slotAt } from './geometry';
 import { Keeping } from './keeping.svelte';
-import { fillCells, takenOut } from './cells';
+import { Cells, takenOut, type At } from './cells.svelte';
 import { extensions, newId, type ColumnsAttrs, type FigureAttrs } from './schema';
 
 /** A piece of the page, for the page map and for what is chosen. */
@@ -16,7 +17,13 @@ export type Piece = {
   text: string;
   figure: FigureAttrs | null;
   /** Of columns: their attributes and, for each cell, the picture in it. */
-  columns: (ColumnsAttrs & { cells: { id: string; figure: string | null }[] }) | null;
+  columns:
+    | (ColumnsAttrs & {
+        cells: { id: string; figure: string | null }[];
+        /** The one shape of all its pictures; undefined where they differ or there are none. */
+        shape: string | null | undefined;
+      })
+    | null;
   /** The columns that a picture stands in. */
   within: string | null;
 };
@@ -54,6 +61,7 @@ export class Desk {
   /** Counts up whenever something on the page may have moved. */
   moved = $state(0);
   readonly keeping: Keeping;
+  readonly cells = new Cells(this);
   editor: Editor | null = null;
   frame: HTMLIFrameElement | null = null;
   private views: FigureViews;
@@ -169,20 +177,23 @@ export class Desk {
     else if (box.bottom > view.innerHeight - marginPx) view.scrollBy(0, box.bottom - view.innerHeight + marginPx);
   }
 
-  /** Empty cells say how wide a picture would stand in them here. */
-  measureCells() {
+  /** Empty cells say how wide a picture would stand in them at this width. */
+  nameEmptyCells() {
     const inside = this.frame?.contentDocument;
     if (!inside) return;
-    const rules = this.pieces
-      .filter((piece) => piece.columns)
-      .map(({ id }) => {
-        const cell = this.elementOf(id)?.querySelector('.cell');
-        const wide = cell ? `${Math.round(cell.getBoundingClientRect().width)} px wide` : '';
-        return `[data-block="${CSS.escape(id)}"] { --wants: "${wide}"; }`;
-      })
-      .join('\n');
+    const rules = this.pieces.flatMap(({ id, columns }) => {
+      const cell = columns && this.cellOf(columns);
+      return cell
+        ? `[data-block="${CSS.escape(id)}"] { --wants: "${Math.round(slotAt(cell.width, this.width))} px wide"; }`
+        : [];
+    });
     if (this.wants?.ownerDocument !== inside) this.wants = inside.head.appendChild(inside.createElement('style'));
-    if (this.wants.textContent !== rules) this.wants.textContent = rules;
+    if (this.wants.textContent !== rules.join('\n')) this.wants.textContent = rules.join('\n');
+  }
+
+  /** A cell of columns as a place: its name to look through, and its width. */
+  cellOf({ inRow, extent }: ColumnsAttrs) {
+    return this.site.rows.find((row) => row.cells === inRow)?.reaches.find((reach) => reach.extent === extent);
   }
 
   // Changing the page
@@ -227,7 +238,7 @@ export class Desk {
 
   /** Puts pictures in, one after the other, and chooses the last; with columns chosen they go into the empty cells. */
   place(assets: string[], gap: Gap | null = this.gap) {
-    if (!gap && this.chosenColumns && assets.length > 0) return this.fill(this.chosenColumns.id, assets);
+    if (!gap && this.chosenColumns && assets.length > 0) return this.cells.fill(this.chosenColumns.id, assets);
     gap ??= this.caretGap();
     if (!this.editor || assets.length === 0) return;
     const { state, view } = this.editor;
@@ -238,86 +249,15 @@ export class Desk {
     this.choose(nodes.at(-1)!.attrs.id as string, false);
   }
 
-  /** Takes files into the library and then into the page; the place is held by the piece before it. */
-  async placeFiles(files: File[], gap: Gap | null = this.gap ?? (this.chosenColumns ? null : this.caretGap())) {
+  /** Takes files into the library and then into the page; the place is held by the piece before it, or by the columns. */
+  async placeFiles(files: File[], gap: Gap | null = this.gap) {
+    if (!gap && this.chosenColumns) return this.cells.fillFiles(this.chosenColumns.id, files);
+    gap ??= this.caretGap();
     const ids = await uploads.add(files);
     this.place(
       ids.filter((id) => id !== null),
       gap,
     );
-  }
-
-  /** Several pictures into cells, in their order: first the cell named, then the empty ones, then new ones; one step. */
-  fill(columns: string, assets: string[], fromCell: string | null = null) {
-    const at = this.at(columns);
-    if (!this.editor || !at) return;
-    const { view, state } = this.editor;
-    view.dispatch(
-      fillCells(state, at, { assets, fromCell, mostCells: this.site.mostCells, shape: this.site.shapes[0] ?? null }),
-    );
-    this.gap = null;
-    this.choose(columns, false);
-  }
-
-  async fillFiles(columns: string, files: File[], fromCell: string | null = null) {
-    const ids = await uploads.add(files);
-    const here = ids.filter((id) => id !== null);
-    if (here.length > 0) this.fill(columns, here, fromCell);
-  }
-
-  setColumns(id: string, change: Partial<ColumnsAttrs>) {
-    const at = this.at(id);
-    if (!this.editor || !at) return;
-    const { state, view } = this.editor;
-    const tr = state.tr;
-    for (const [name, value] of Object.entries(change)) tr.setNodeAttribute(at.pos, name, value);
-    tr.setSelection(NodeSelection.create(tr.doc, at.pos));
-    view.dispatch(tr);
-  }
-
-  /** The same shape for all pictures of columns; one step. */
-  setShapes(columns: Piece, shape: string | null) {
-    if (!this.editor) return;
-    const { state, view } = this.editor;
-    const tr = state.tr;
-    for (const cell of columns.columns?.cells ?? []) {
-      const at = cell.figure ? this.at(cell.figure) : null;
-      if (at) tr.setNodeAttribute(at.pos, 'shape', shape);
-    }
-    view.dispatch(tr);
-  }
-
-  addCell(columns: string) {
-    const at = this.at(columns);
-    if (!this.editor || !at) return;
-    const { state, view } = this.editor;
-    const cell = state.schema.node('cell', { id: newId() }, state.schema.node('paragraph'));
-    view.dispatch(state.tr.insert(at.pos + at.node.nodeSize - 1, cell));
-    this.choose(columns, false);
-  }
-
-  takeCellOut(columns: Piece, cell: string) {
-    if ((columns.columns?.cells.length ?? 0) < 2) return this.takeOut(columns.id);
-    const at = this.at(cell);
-    if (!this.editor || !at) return;
-    this.editor.view.dispatch(this.editor.state.tr.delete(at.pos, at.pos + at.node.nodeSize));
-    this.choose(columns.id, false);
-  }
-
-  /** A cell with all in it changes places with its neighbour. */
-  moveCell(cell: string, by: -1 | 1) {
-    const at = this.at(cell);
-    if (!this.editor || !at) return;
-    const { state, view } = this.editor;
-    const place = state.doc.resolve(at.pos);
-    const [parent, i] = [place.parent, place.index()];
-    const other = parent.maybeChild(i + by);
-    if (!other) return;
-    const from = by < 0 ? at.pos - other.nodeSize : at.pos;
-    const order = by < 0 ? [at.node, other] : [other, at.node];
-    const chosen = this.chosen;
-    view.dispatch(state.tr.replaceWith(from, from + at.node.nodeSize + other.nodeSize, order));
-    if (chosen) this.choose(chosen, false);
   }
 
   insert(kind: 'columns' | 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule', gap: Gap) {
@@ -362,8 +302,8 @@ export class Desk {
     if (target === at.pos || target === at.pos + at.node.nodeSize) return;
     const tr = takenOut(state, at);
     const pos = tr.mapping.map(target);
-    const isCells = at.node.attrs.size === 'cell';
-    tr.insert(pos, isCells ? at.node.type.create({ ...at.node.attrs, size: 'column' }) : at.node);
+    const wasInCell = at.node.attrs.size === 'cell';
+    tr.insert(pos, wasInCell ? at.node.type.create({ ...at.node.attrs, size: 'column' }) : at.node);
     tr.setSelection(
       at.node.type.name === 'figure' ? NodeSelection.create(tr.doc, pos) : TextSelection.near(tr.doc.resolve(pos + 1)),
     );
@@ -371,27 +311,25 @@ export class Desk {
     this.chosen = id;
   }
 
-  /** The cell that a picture stands in, with its neighbours. */
-  cellOf(figure: string) {
-    const cells = this.pieces.flatMap((piece) => piece.columns?.cells ?? []);
-    return cells.find((cell) => cell.figure === figure) ?? null;
+  /** What a piece moves among: the pieces of the page, or the pictures of its cells. */
+  private rowOf(id: string) {
+    const within = this.inCells.find((piece) => piece.id === id)?.within;
+    const cells = within ? this.pieces.find((piece) => piece.id === within)?.columns?.cells : undefined;
+    return { cells, ids: cells?.map((cell) => cell.figure) ?? this.pieces.map((piece) => piece.id) };
   }
 
   canMove(id: string, by: -1 | 1) {
-    const within = this.inCells.find((piece) => piece.id === id)?.within;
-    const row = within
-      ? (this.pieces.find((piece) => piece.id === within)?.columns?.cells ?? []).map((cell) => cell.figure)
-      : this.pieces.map((piece) => piece.id);
-    return row[row.indexOf(id) + by] !== undefined && row.includes(id);
+    const { ids } = this.rowOf(id);
+    const i = ids.indexOf(id);
+    return i >= 0 && ids[i + by] !== undefined;
   }
 
   moveBy(id: string, by: -1 | 1) {
-    const cell = this.cellOf(id);
-    if (cell) return this.moveCell(cell.id, by);
-    const i = this.pieces.findIndex((piece) => piece.id === id);
-    const before = this.pieces[by < 0 ? i - 2 : i + 1];
-    if (i < 0 || (by > 0 && !before) || (by < 0 && i === 0)) return;
-    this.moveTo(id, { after: before?.id ?? null });
+    if (!this.canMove(id, by)) return;
+    const { cells, ids } = this.rowOf(id);
+    const i = ids.indexOf(id);
+    if (cells) this.cells.move(cells[i]!.id, by);
+    else this.moveTo(id, { after: ids[by < 0 ? i - 2 : i + 1] ?? null });
   }
 
   /** To the picture room and, from there, back to this page. */
@@ -502,11 +440,14 @@ export class Desk {
       }
       const id = node.attrs.id as string;
       const cells: { id: string; figure: string | null }[] = [];
+      const shapes: (string | null)[] = [];
       if (node.type.name === 'columns')
         node.forEach((cell) => {
           const within = figuresOf(cell);
-          for (const figure of within)
+          for (const figure of within) {
             inCells.push({ id: figure.id ?? '', kind: 'figure', text: '', figure, columns: null, within: id });
+            shapes.push(figure.shape);
+          }
           cells.push({ id: cell.attrs.id as string, figure: within[0]?.id ?? null });
         });
       pieces.push({
@@ -514,20 +455,22 @@ export class Desk {
         kind: node.type.name,
         text: node.textContent.slice(0, 80),
         figure: figureIn(node),
-        columns: node.type.name === 'columns' ? { ...(node.attrs as ColumnsAttrs), cells } : null,
+        columns:
+          node.type.name === 'columns' ? { ...(node.attrs as ColumnsAttrs), cells, shape: onlyOne(shapes) } : null,
         within: null,
       });
     });
     [this.pieces, this.inCells] = [pieces, inCells];
   }
 
-  private at(id: string) {
-    let found: { node: PmNode; pos: number } | null = null;
+  /** A piece of the page, a cell, or a picture in one. */
+  at(id: string) {
+    let found: At | null = null;
     this.editor?.state.doc.descendants((node, pos) => {
       if (!found && node.attrs.id === id) found = { node, pos };
       return !found && ['columns', 'cell'].includes(node.type.name);
     });
-    return found as { node: PmNode; pos: number } | null;
+    return found as At | null;
   }
 
   private posOf(gap: Gap) {
@@ -558,6 +501,8 @@ export class Desk {
     };
   }
 }
+
+const onlyOne = <T>(all: T[]) => (all.every((one) => one === all[0]) ? all[0] : undefined);
 
 const figuresOf = (cell: PmNode) => {
   const figures: FigureAttrs[] = [];

@@ -1,11 +1,11 @@
 <!-- A table of words, looked at before it changes anything. -->
 <script lang="ts">
+  import FilePick from '$lib/ui/FilePick.svelte';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { count } from '$lib/ui/words';
 
-  let picker = $state<HTMLInputElement>();
   let file = $state.raw<File | null>(null);
   let look = $state.raw<Schemas['TableLook'] | null>(null);
   let open = $state(false);
@@ -33,19 +33,15 @@
   }
 </script>
 
-<button class="dk-button" onclick={() => picker?.click()}>Read a table (CSV)</button>
-<input
-  bind:this={picker}
-  type="file"
-  hidden
+<FilePick
+  label="A table of words"
   accept=".csv,text/csv"
-  aria-label="A table of words"
-  onchange={(e) => {
-    file = e.currentTarget.files?.[0] ?? null;
+  many={false}
+  onfiles={([chosen]) => {
+    file = chosen ?? null;
     void read(false);
-    e.currentTarget.value = '';
-  }}
-/>
+  }}>Read a table (CSV)</FilePick
+>
 {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
 
 <Sheet bind:open title={file?.name ?? ''}>

@@ -1,25 +1,27 @@
 <!-- What can be done with the pictures chosen together; and what was done, with the way back. -->
 <script lang="ts">
-  import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf } from '$lib/api/client';
-  import { queryClient, thesePictures } from '$lib/api/queries';
+  import { queryClient } from '$lib/api/queries';
   import { count } from '$lib/ui/words';
   import type { Choosing } from './choosing.svelte';
   import ManyWords from './ManyWords.svelte';
 
-  let { choosing, folders, onround }: { choosing: Choosing; folders: string[]; onround: () => void } = $props();
+  let {
+    choosing,
+    folders,
+    waiting,
+    onround,
+  }: {
+    choosing: Choosing;
+    folders: string[];
+    /** The search shows what was taken away and waits. */
+    waiting: boolean;
+    onround: () => void;
+  } = $props();
   let changing = $state(false);
   let said = $state('');
   let undoIds = $state.raw<string[]>([]);
   let problem = $state('');
-  const looked = createQuery(() => ({
-    ...thesePictures([...choosing.ids]),
-    enabled: choosing.ids.size > 0,
-    placeholderData: keepPreviousData,
-  }));
-  const chosen = $derived((looked.data ?? []).filter((item) => choosing.ids.has(item.id)));
-  const away = $derived(chosen.filter((item) => item.awaySince));
-
   async function act(work: () => Promise<void>) {
     problem = said = '';
     undoIds = [];
@@ -62,12 +64,12 @@
       {#if choosing.ids.size > 0}<strong>{count(choosing.ids.size, 'picture')} chosen.</strong>{/if}
       {said}
       {#if undoIds.length > 0}<button class="dk-link" onclick={() => putBack(undoIds)}>Put back</button>{/if}
-      {#if problem || looked.error}<span class="dk-problem">{problem || sentenceOf(looked.error)}</span>{/if}
+      {#if problem}<span class="dk-problem">{problem}</span>{/if}
     </p>
     {#if choosing.ids.size > 0}
       <button class="dk-button" onclick={onround}>Words round</button>
       <button class="dk-button" onclick={() => (changing = true)}>Change words</button>
-      {#if away.length === choosing.ids.size}
+      {#if waiting}
         <button class="dk-button" onclick={() => putBack([...choosing.ids])}>Put back</button>
       {:else}
         <button class="dk-button" onclick={takeAway}>Take away</button>
@@ -78,4 +80,4 @@
     {/if}
   </section>
 {/if}
-<ManyWords bind:open={changing} items={chosen} {folders} ondone={(sentence) => (said = sentence)} />
+<ManyWords bind:open={changing} ids={[...choosing.ids]} {folders} ondone={(sentence) => (said = sentence)} />

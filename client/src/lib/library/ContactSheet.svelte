@@ -1,10 +1,11 @@
 <!-- The library's pictures at their true shapes, chosen one by one, in a range or in a box. -->
 <script lang="ts">
-  import { proofOf, type FileItem } from '$lib/api/client';
+  import type { FileItem } from '$lib/api/client';
   import { count, dayOf, markWords } from '$lib/ui/words';
   import type { Choosing } from './choosing.svelte';
   import type { Found } from './found.svelte';
   import PictureRows from './PictureRows.svelte';
+  import PictureTile from './PictureTile.svelte';
   import ThroughWords from './ThroughWords.svelte';
 
   let {
@@ -21,7 +22,7 @@
       ...(item.twins.length > 0 ? [twinWords(item)] : []),
     ].join(' · ');
   const twinWords = (item: FileItem) => {
-    const twin = found.inView.find((other) => other.id === item.twins[0]);
+    const twin = found.loaded.find((other) => other.id === item.twins[0]);
     return twin ? `twin of ${twin.words.title}` : 'twin';
   };
   // Either all are looked at through a place, or none.
@@ -108,21 +109,13 @@
       onclick={(event) => press(event, item.id)}
       onkeydown={(event) => void step(event, index)}
     >
-      <span class="relative block" class:dk-crop={chosen === item.id || choosing.ids.has(item.id)}>
-        {#if choosing.ids.has(item.id)}
-          <span class="dk-tabular absolute top-1 left-1 z-10 min-w-5 bg-base-100 px-1 text-center font-semibold"
-            >{choosing.numberOf(item.id)}</span
-          >
-        {/if}
-        <img
-          src={proofOf(item.picture, width > 300 ? 640 : 320, item.through?.cut)}
-          alt=""
-          style:height="{height}px"
-          class="block w-full bg-base-300 object-cover"
-          decoding="async"
-          draggable="false"
-        />
-      </span>
+      <PictureTile
+        {item}
+        {width}
+        {height}
+        chosen={chosen === item.id || choosing.ids.has(item.id)}
+        number={choosing.numberOf(item.id)}
+      />
       <span class="mt-2 block truncate">{item.words.title}</span>
       <span class="dk-tabular block text-quiet">
         {item.width} × {item.height} ·

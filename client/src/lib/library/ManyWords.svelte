@@ -1,21 +1,25 @@
 <!-- The same words for several pictures, with what changes shown before it does. -->
 <script lang="ts">
-  import { answer, api, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
-  import { queryClient } from '$lib/api/queries';
+  import { createQuery } from '@tanstack/svelte-query';
+  import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+  import { queryClient, thesePictures } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { wordLabels } from '$lib/library/wordLabels';
   import { count } from '$lib/ui/words';
 
   let {
     open = $bindable(),
-    items,
+    ids,
     folders,
     ondone,
-  }: { open: boolean; items: FileItem[]; folders: string[]; ondone: (sentence: string) => void } = $props();
+  }: { open: boolean; ids: string[]; folders: string[]; ondone: (sentence: string) => void } = $props();
   const fields = ['folder', 'credit', 'rights', 'caption', 'keywords'] as const;
   let name = $state<(typeof fields)[number]>('folder');
   let value = $state('');
   let problem = $state('');
+  // Looked up when they are wanted: those chosen may never have been in view.
+  const looked = createQuery(() => ({ ...thesePictures(ids), enabled: open && ids.length > 0 }));
+  const items = $derived(looked.data ?? []);
   const label = $derived(wordLabels[name]);
   const changed = $derived(items.filter((item) => item.words[name] !== value.trim()));
 
@@ -23,7 +27,7 @@
     problem = '';
     try {
       const change: Schemas['FileChange'] = { [name]: value.trim() };
-      const done = await answer(api.POST('/api/files/change', { body: { ids: items.map((item) => item.id), change } }));
+      const done = await answer(api.POST('/api/files/change', { body: { ids, change } }));
       await queryClient.invalidateQueries({ queryKey: ['files'] });
       open = false;
       ondone(`${label} of ${count(done.changed, 'picture')} changed.`);
@@ -33,7 +37,7 @@
   }
 </script>
 
-<Sheet bind:open title="Change words of {count(items.length, 'picture')}">
+<Sheet bind:open title="Change words of {count(ids.length, 'picture')}">
   <div class="flex items-end gap-3">
     <label class="block"
       ><span class="dk-label">What</span>
@@ -55,9 +59,13 @@
     >
   </div>
   <p class="mt-4 font-semibold">
-    {changed.length === 0
-      ? 'Nothing changes: all have it already.'
-      : `${count(changed.length, 'picture')} will change:`}
+    {!looked.data
+      ? looked.error
+        ? sentenceOf(looked.error)
+        : 'They are being looked up.'
+      : changed.length === 0
+        ? 'Nothing changes: all have it already.'
+        : `${count(changed.length, 'picture')} will change:`}
   </p>
   <table class="mt-1 w-full table-fixed">
     <caption class="sr-only">What changes</caption>

@@ -62,7 +62,7 @@ export function find(line: () => string, through: () => Through | null) {
       return shapes;
     },
     /** Those that are loaded. */
-    get inView() {
+    get loaded() {
       return pages.flatMap((page) => page?.items ?? []);
     },
     /** A picture by its number; undefined while it is not loaded. */

@@ -108,7 +108,12 @@
         <ContactSheet {found} {chosen} {choosing} onchoose={(id) => (chosen = id)} />
       {/if}
     </div>
-    <ChosenLine {choosing} {folders} onround={() => (rounding = true)} />
+    <ChosenLine
+      {choosing}
+      {folders}
+      waiting={found.head?.switches.some((one) => one.group === 'Waiting' && one.isOn) ?? false}
+      onround={() => (rounding = true)}
+    />
     <UploadList />
   </div>
   {#if chosen}<PictureSheet id={chosen} {folders} onclose={() => (chosen = null)} />{/if}

@@ -7,12 +7,12 @@
   import ViewChoice from '$lib/library/ViewChoice.svelte';
   import { kindWords, otherFiles } from '$lib/library/otherFiles';
   import { uploads } from '$lib/library/uploads.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
   import TypeMark from '$lib/library/TypeMark.svelte';
   import { count, dayOf, weight } from '$lib/ui/words';
 
   let query = $state('');
-  let picker = $state<HTMLInputElement>();
   const found = createQuery(() => ({ ...otherFiles(query.trim()), placeholderData: keepPreviousData }));
   const items = $derived(found.data?.items.filter((item) => !item.awaySince) ?? []);
   const away = $derived(found.data?.items.filter((item) => item.awaySince) ?? []);
@@ -38,15 +38,7 @@
       found={found.data ? count(items.length, 'file') : ''}
     />
     <ViewChoice view="others" />
-    <button class="dk-button" onclick={() => picker?.click()}><Plus size={15} />Add files</button>
-    <input
-      bind:this={picker}
-      type="file"
-      multiple
-      hidden
-      aria-label="Add files"
-      onchange={(e) => (void uploads.add(e.currentTarget.files ?? []), (e.currentTarget.value = ''))}
-    />
+    <FilePick label="Add files" onfiles={(files) => void uploads.add(files)}><Plus size={15} />Add files</FilePick>
   </div>
   {#if found.error}<p class="dk-problem p-5" role="alert">{sentenceOf(found.error)}</p>{/if}
   <div class="min-h-0 flex-1 overflow-y-auto bg-base-200 px-5 py-3">

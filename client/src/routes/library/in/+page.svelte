@@ -1,5 +1,6 @@
 <!-- The ways in from elsewhere: a mail, a saved or pasted page, an address, an archive. -->
 <script lang="ts">
+  import FilePick from '$lib/ui/FilePick.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import Archive from '@lucide/svelte/icons/archive';
   import { sentenceOf } from '$lib/api/client';
@@ -11,7 +12,6 @@
   const mails = createQuery(mailbox);
   let address = $state('');
   let archive = $state('/standins/archive/collection.json');
-  let picker = $state<HTMLInputElement>();
   let over = $state(false);
 
   function paste(event: ClipboardEvent) {
@@ -94,16 +94,11 @@
           <p>
             Drop an .eml, .html or .zip file here, or copy text with pictures anywhere and press Ctrl+V on this screen.
           </p>
-          <button class="dk-button" onclick={() => picker?.click()}>Choose a file</button>
-          <input
-            bind:this={picker}
-            type="file"
-            multiple
-            hidden
+          <FilePick
+            label="A mail, web page or bundle as a file"
             accept=".eml,.html,.htm,.mht,.mhtml,.zip"
-            aria-label="A mail, web page or bundle as a file"
-            onchange={(e) => (void intake.files([...(e.currentTarget.files ?? [])]), (e.currentTarget.value = ''))}
-          />
+            onfiles={(files) => void intake.files(files)}>Choose a file</FilePick
+          >
         </div>
       </section>
       <section aria-labelledby="way-address">

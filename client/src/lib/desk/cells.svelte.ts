@@ -1,0 +1,133 @@
+import type { Node as PmNode } from '@tiptap/pm/model';
+import { NodeSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import { uploads } from '$lib/library/uploads.svelte';
+import { count } from '$lib/ui/words';
+import type { Desk, Piece } from './desk.svelte';
+import { newId, type ColumnsAttrs } from './schema';
+
+export type At = { node: PmNode; pos: number };
+
+/** What is done to columns and their cells; each is one step of the page's own undo. */
+export class Cells {
+  /** What the last filling could not do; empty where it did all. */
+  said = $state('');
+
+  constructor(private readonly desk: Desk) {}
+
+  /** Several pictures into cells, in their order: first the cell named, then the empty ones, then new ones. */
+  fill(columns: string, assets: string[], fromCell: string | null = null) {
+    const most = this.desk.site.mostCells;
+    let left = 0;
+    this.change(columns, (state, at) => {
+      const [filled, without] = filledWith(state, at, assets, fromCell, most, this.desk.site.cellShape);
+      left = without;
+      return filled;
+    });
+    this.said =
+      left > 0 ? `${count(left, 'picture')} found no cell: columns hold at most ${most}. They are in the library.` : '';
+    this.desk.gap = null;
+    this.desk.choose(columns, false);
+  }
+
+  async fillFiles(columns: string, files: File[], fromCell: string | null = null) {
+    const ids = (await uploads.add(files)).filter((id) => id !== null);
+    if (ids.length > 0) this.fill(columns, ids, fromCell);
+  }
+
+  set(columns: string, change: Partial<ColumnsAttrs>) {
+    this.change(columns, ({ tr }, { pos }) => {
+      for (const [name, value] of Object.entries(change)) tr.setNodeAttribute(pos, name, value);
+      return tr.setSelection(NodeSelection.create(tr.doc, pos));
+    });
+  }
+
+  /** The same shape for all pictures of columns. */
+  setShape(columns: string, shape: string | null) {
+    this.change(columns, ({ tr }, { node, pos }) => {
+      node.descendants((one, offset) => {
+        if (one.type.name === 'figure') tr.setNodeAttribute(pos + 1 + offset, 'shape', shape);
+      });
+      return tr;
+    });
+  }
+
+  add(columns: string) {
+    this.change(columns, ({ tr, schema }, { node, pos }) =>
+      tr.insert(pos + node.nodeSize - 1, schema.node('cell', { id: newId() }, schema.node('paragraph'))),
+    );
+    this.desk.choose(columns, false);
+  }
+
+  /** A cell with all in it; the last one goes with its columns. */
+  takeOut(columns: Piece, cell: string) {
+    if ((columns.columns?.cells.length ?? 0) < 2) return this.desk.takeOut(columns.id);
+    this.change(cell, ({ tr }, { node, pos }) => tr.delete(pos, pos + node.nodeSize));
+    this.desk.choose(columns.id, false);
+  }
+
+  /** A cell with all in it changes places with its neighbour. */
+  move(cell: string, by: -1 | 1) {
+    const chosen = this.desk.chosen;
+    this.change(cell, ({ tr, doc }, { node, pos }) => {
+      const place = doc.resolve(pos);
+      const other = place.parent.maybeChild(place.index() + by);
+      if (!other) return tr;
+      const from = by < 0 ? pos - other.nodeSize : pos;
+      return tr.replaceWith(from, from + node.nodeSize + other.nodeSize, by < 0 ? [node, other] : [other, node]);
+    });
+    if (chosen) this.desk.choose(chosen, false);
+  }
+
+  private change(id: string, step: (state: EditorState, at: At) => Transaction) {
+    const at = this.desk.at(id);
+    if (this.desk.editor && at) this.desk.editor.view.dispatch(step(this.desk.editor.state, at));
+  }
+}
+
+const pictureIn = (cell: PmNode): { node: PmNode; offset: number } | null => {
+  let found: { node: PmNode; offset: number } | null = null;
+  cell.forEach((node, offset) => {
+    if (node.type.name === 'figure') found ??= { node, offset };
+  });
+  return found;
+};
+
+/** @returns the step, and how many pictures found no cell. */
+function filledWith(
+  { tr, schema }: EditorState,
+  columns: At,
+  assets: string[],
+  fromCell: string | null,
+  mostCells: number,
+  firstShape: string | null,
+): [Transaction, number] {
+  const cells: { cell: PmNode; pos: number }[] = [];
+  columns.node.forEach((cell, offset) => cells.push({ cell, pos: columns.pos + 1 + offset }));
+  const named = cells.findIndex(({ cell }) => cell.attrs.id === fromCell);
+  const inOrder = named < 0 ? cells : [...cells.slice(named), ...cells.slice(0, named)];
+  const targets = inOrder.filter(({ cell }, i) => (named >= 0 && i === 0) || !pictureIn(cell)).slice(0, assets.length);
+  // All pictures of columns stand in one shape, the one that is there already.
+  const shown = cells.map(({ cell }) => pictureIn(cell)?.node).find((figure) => figure !== undefined);
+  const shape = shown ? (shown.attrs.shape as string | null) : firstShape;
+  const figure = (asset: string) => schema.node('figure', { id: newId(), asset, size: 'cell', shape });
+  targets.forEach(({ cell, pos }, i) => {
+    const was = pictureIn(cell);
+    const at = tr.mapping.map(pos + 1 + (was?.offset ?? 0));
+    if (was) tr.setNodeAttribute(at, 'asset', assets[i]).setNodeAttribute(at, 'alt', null);
+    else tr.insert(at, figure(assets[i]!));
+  });
+  const more = assets.slice(targets.length, targets.length + mostCells - cells.length);
+  tr.insert(
+    tr.mapping.map(columns.pos + columns.node.nodeSize - 1),
+    more.map((asset) => schema.node('cell', { id: newId() }, [figure(asset), schema.node('paragraph')])),
+  );
+  return [tr, assets.length - targets.length - more.length];
+}
+
+/** A piece taken out; a cell that would be left with nothing keeps an empty line. */
+export function takenOut(state: EditorState, { node, pos }: At): Transaction {
+  const parent = state.doc.resolve(pos).parent;
+  return parent.type.name === 'cell' && parent.childCount === 1
+    ? state.tr.replaceWith(pos, pos + node.nodeSize, state.schema.node('paragraph'))
+    : state.tr.delete(pos, pos + node.nodeSize);
+}
