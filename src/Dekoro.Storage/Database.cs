@@ -16,9 +16,6 @@ public sealed class Database : IDisposable
     /// <summary>Every connection maps the file for itself: more readers than processors would only take memory.</summary>
     private static readonly int MostReaders = Math.Clamp(Environment.ProcessorCount, 2, 4);
 
-    /// <summary>How many reads this thread is inside of: one within another goes ahead, or they could wait for each other.</summary>
-    [ThreadStatic] private static int _depth;
-
     private readonly SemaphoreSlim _reading = new(MostReaders, MostReaders);
     private readonly string _connectionString;
     private readonly SemaphoreSlim _writing = new(1, 1);
@@ -33,10 +30,10 @@ public sealed class Database : IDisposable
         Migrate(connection);
     }
 
+    /// <param name="read">Uses the connection it is given: a read that began another could wait for itself.</param>
     public T Read<T>(Func<SqliteConnection, T> read)
     {
-        if (_depth == 0) _reading.Wait();
-        _depth++;
+        _reading.Wait();
         try
         {
             using var connection = Open();
@@ -44,8 +41,7 @@ public sealed class Database : IDisposable
         }
         finally
         {
-            _depth--;
-            if (_depth == 0) _reading.Release();
+            _reading.Release();
         }
     }
 

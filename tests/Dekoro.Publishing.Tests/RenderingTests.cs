@@ -85,6 +85,43 @@ public sealed class RenderingTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Columns_hold_their_cells_in_order_and_their_pictures_have_a_cell_s_width()
+    {
+        var inCell = Figure() with { Size = new FigureSize.OfCell(), Side = Side.Right };
+        var columns = new ColumnsBlock("c", 4, Extent.Wide, [new("one", [inCell, new ParagraphBlock("p", [new TextRun("Words")])]), new("two", [])]);
+        var html = Squeezed(await BlockAsync(columns));
+        Assert.StartsWith("<div class=\"cells cells-4 cells-wide\" data-block=\"c\"><div class=\"cell\" data-block=\"one\"><figure class=\"fig\" data-block=\"f\"", html, StringComparison.Ordinal);
+        Assert.EndsWith("<p data-block=\"p\">Words</p></div><div class=\"cell\" data-block=\"two\"></div></div>", html, StringComparison.Ordinal);
+        // A quarter of 1080 without three gutters of 24; two in a row below; one on phones.
+        Assert.Contains("sizes=\"(min-width: 1184px) 252px, (min-width: 1144px) 528px, (min-width: 700px) calc(50vw - 44px), calc(100vw - 32px)\"", html, StringComparison.Ordinal);
+        Assert.Equal("", Squeezed(await BlockAsync(columns with { Cells = [new("one", []), new("two", [])] })));
+    }
+
+    [Fact]
+    public async Task What_the_desk_draws_in_a_cell_is_what_stands_in_the_page()
+    {
+        var columns = new ColumnsBlock("c", 2, Extent.Column, [new("one", [Figure() with { Size = new FigureSize.OfCell() }])]);
+        var model = Model(new Document([columns, Figure() with { Id = "g" }]), "visit", "../");
+        var (id, html) = Assert.Single(await _renderer.FiguresInCellsAsync(model));
+        Assert.Equal("f", id);
+        Assert.Contains(Squeezed(html), Squeezed((await _renderer.BlocksAsync(model))[0].Html), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Cells_stand_in_the_style_sheet_as_many_in_a_row_as_they_are_planned_with()
+    {
+        var css = SiteCss.Write(new PageLayout(new SiteStyle { GutterPx = 18 }));
+        var classes = css.Split("@media").Where(part => part.Contains(".cells-2 {", StringComparison.Ordinal)).ToList();
+        Assert.Equal(3, classes.Count);
+        foreach (var (part, c) in classes.Zip(Core.Widths.WidthClasses.All))
+        {
+            for (var n = ColumnsBlock.LeastInRow; n <= ColumnsBlock.MostInRow; n++)
+                Assert.Contains($".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}", part, StringComparison.Ordinal);
+        }
+        Assert.Contains(".cells { gap: 18px; }", css, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_page_names_itself_its_site_and_its_neighbours_by_relative_addresses()
     {
         var html = await _renderer.PageAsync(Model(new Document([Figure()]), "visit/how-to-find-us", root: "../../"), "?v");

@@ -28,6 +28,37 @@ public sealed class OwnThingsTests(ServerFixture server) : IClassFixture<ServerF
         Assert.Empty((await server.GetAsync("/api/files?query=petr"))["items"]!.AsArray());
     }
 
+    [Fact]
+    public async Task A_drawing_at_an_address_of_its_own_cannot_act_where_it_is_opened_by_itself()
+    {
+        await server.PageAsync("Drawings");
+        var id = await server.TakeInAsync("bunting.svg");
+        (await ChangeAsync(id, new { hasOwnAddress = true })).EnsureSuccessStatusCode();
+        await server.PostAsync("/api/publish");
+        var address = (string)(await FileAsync(id))["ownAddress"]!;
+        var there = await server.Http.GetAsync("/live/" + address, Stop);
+        Assert.Equal("image/svg+xml", there.Content.Headers.ContentType!.MediaType);
+        var policy = Assert.Single(there.Headers.GetValues("Content-Security-Policy"));
+        Assert.Contains("sandbox", policy, StringComparison.Ordinal);
+        Assert.Contains("default-src 'none'", policy, StringComparison.Ordinal);
+        // Taken away, it is gone from the public site with the next publishing, which says so before.
+        await server.PostAsync("/api/files/away", new { ids = new[] { id } });
+        Assert.Contains(address, (await server.GetAsync("/api/publish"))["otherFiles"]!.AsArray().Select(f => (string)f!));
+        await server.PostAsync("/api/publish");
+        Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync("/live/" + address, Stop)).StatusCode);
+    }
+
+    [Fact]
+    public async Task Where_two_pictures_become_one_the_address_of_the_one_that_goes_leads_to_the_other()
+    {
+        var (goes, stays) = (await server.TakeInAsync("storm-kite-from-ana.jpg"), await server.TakeInAsync("storm-kite-shaken.jpg"));
+        (await ChangeAsync(goes, new { hasOwnAddress = true, own = new Dictionary<string, string> { ["Maker"] = "Ana" } })).EnsureSuccessStatusCode();
+        var address = (string)(await FileAsync(goes))["ownAddress"]!;
+        await server.PostAsync($"/api/files/{goes}/merge", new { into = stays });
+        Assert.Equal(address, (string)(await FileAsync(stays))["ownAddress"]!);
+        Assert.Equal("Ana", (string)(await FileAsync(stays))["words"]!["own"]!["Maker"]!);
+    }
+
     [Theory]
     [InlineData("Maker|maker", "already")]
     [InlineData("<b>", "letters, digits and spaces")]

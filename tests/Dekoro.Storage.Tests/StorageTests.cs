@@ -202,6 +202,64 @@ public sealed class StorageTests : IDisposable
         Directory.Delete(_folder, recursive: true);
     }
 
+    [Fact]
+    public void Of_many_pictures_given_an_address_at_once_none_gets_another_s_and_those_away_keep_theirs()
+    {
+        var assets = new Assets(_database);
+        var ids = Enumerable.Range(0, 12).Select(i => $"k{i:00}").ToList();
+        foreach (var id in ids) assets.Add(Asset(id, new Words("Kite")));
+        assets.GiveAddress(ids[0], taken => OwnAddress.For(assets.Find(ids[0])!.Facts, taken));
+        assets.TakeAway(ids[0], Now);
+        var facts = ids.ToDictionary(id => id, id => assets.Find(id)!.Facts);
+        Parallel.ForEach(ids.Skip(1), id => assets.GiveAddress(id, taken => OwnAddress.For(facts[id], taken)));
+        var given = ids.Select(id => assets.Find(id)!.OwnAddress).ToList();
+        Assert.Equal(12, given.Distinct().Count());
+        Assert.DoesNotContain(null, given);
+        // Only what is in the library is on the public site.
+        Assert.Equal(ids.Skip(1), assets.WithOwnAddress().Select(a => a.Id).Order());
+        assets.TakeAddress(ids[3]);
+        Assert.Null(assets.Find(ids[3])!.OwnAddress);
+    }
+
+    [Fact]
+    public void An_address_moves_only_to_a_picture_that_has_none()
+    {
+        var assets = new Assets(_database);
+        foreach (var id in new[] { "a", "b", "c" }) assets.Add(Asset(id, new Words("Kite")));
+        assets.GiveAddress("a", _ => "pictures/a.jpg");
+        assets.MoveAddress("a", "b");
+        Assert.Equal((null, "pictures/a.jpg"), (assets.Find("a")!.OwnAddress, assets.Find("b")!.OwnAddress));
+        assets.GiveAddress("c", _ => "pictures/c.jpg");
+        assets.MoveAddress("b", "c");
+        assets.MoveAddress("a", "c");
+        Assert.Equal(("pictures/a.jpg", "pictures/c.jpg"), (assets.Find("b")!.OwnAddress, assets.Find("c")!.OwnAddress));
+    }
+
+    [Fact]
+    public void Words_of_own_columns_are_kept_in_any_script_and_searched_by_their_beginnings()
+    {
+        var assets = new Assets(_database);
+        var own = OwnWords.Of(new Dictionary<string, string> { ["Maker"] = "Łucja “Dune” Öz", ["場所"] = "凧 倉庫", ["Note"] = "a\\b\n'c'" });
+        assets.Add(Asset("a", new Words("Kite") { Own = own }));
+        Assert.Equal(own, assets.Find("a")!.Facts.Words.Own);
+        foreach (var word in new[] { "łucj", "dune", "凧" }) Assert.Equal(1, assets.Search(LibraryQuery.Read(word), [], 0, 9).Total);
+        Assert.True(assets.Change("a", 1, new Words("Kite"), null, false));
+        Assert.Equal(0, assets.Search(LibraryQuery.Read("łucj"), [], 0, 9).Total);
+    }
+
+    [Fact]
+    public async Task Many_more_readers_than_are_let_in_at_once_all_come_to_their_end_beside_a_writer()
+    {
+        var assets = new Assets(_database);
+        assets.Add(Asset("a", new Words("Kite")));
+        var reading = Enumerable.Range(0, 40).Select(_ => Task.Run(() => assets.Search(LibraryQuery.Read("kite"), [], 0, 9).Total)).ToList();
+        for (var i = 0; i < 10; i++) assets.Change("a", i + 1, new Words($"Kite {i}"), null, false);
+        Assert.All(await Task.WhenAll(reading), total => Assert.Equal(1, total));
+        // One that fails lets the next one in.
+        for (var i = 0; i < 9; i++) Assert.Throws<InvalidOperationException>(() => _database.Read<int>(_ => throw new InvalidOperationException()));
+        Assert.Equal("Kite 9", assets.Find("a")!.Facts.Words.Title);
+    }
+
     private static Asset Asset(string id, Words words, KeepBox? keep = null) => new(
         new PictureFacts(id, id + ".jpg", PictureFormat.Jpeg, new PixelSize(30, 20), true, 1, 12, new BytesModel(1, 2), 0.5, keep, words),
         new string('a', 63) + id, new string('b', 63) + id, "RGB", KeepByHand: keep is not null, "2026-05-04", Now, 1, new PixelSize(30, 20), Edits.None);

@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
 
 const four = ['line-reel.jpg', 'box-kite.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg'];
@@ -88,11 +89,15 @@ test('By keys alone columns are added, filled, a cell moved, a picture taken out
   await page.getByRole('button', { name: 'Take out' }).focus();
   await page.keyboard.press('Enter');
   await expect.poll(() => picturesIn(own.url, id)).toEqual([null, order[0], order[2], order[3]]);
-  // Kept as it is: opened again, the empty cell is still there to be filled, and visitors never see it.
+  // Kept as it is: opened again, the empty cell is still there and says its width; visitors see three pictures and no frame.
   const again = await openDesk(page, own.url, id);
   await expect(again.locator('.cell')).toHaveCount(4);
+  const saysOf = (cell: Locator) => cell.evaluate((one) => one.ownerDocument.defaultView!.getComputedStyle(one, '::before').content);
+  await expect.poll(() => saysOf(again.locator('.cell').first())).toContain('252 px wide');
   await publish(own.url);
-  expect(await (await fetch(`${own.url}/live/`)).text()).not.toContain('Empty');
+  await page.goto(`${own.url}/live/`);
+  await expect(page.locator('.cell img')).toHaveCount(3);
+  expect(await saysOf(page.locator('.cell').first())).toBe('none');
 });
 
 test('Files dropped on a cell go into it and the empty ones after it; a picture dragged out of a cell takes the column', async ({ page, own }) => {
@@ -117,4 +122,27 @@ test('Files dropped on a cell go into it and the empty ones after it; a picture 
   await page.mouse.up();
   await expect(frame.locator('.cell img')).toHaveCount(2);
   await expect.poll(async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as Draft).document.content.find((piece) => piece.type === 'figure')?.attrs.size).toBe('column');
+});
+
+test('More pictures than columns can hold: what found no cell is said and is in the library', async ({ page, own }) => {
+  const cell = (id: string) => ({ type: 'cell', attrs: { id }, content: [] });
+  const id = await makePage(own.url, 'Home', [{ type: 'columns', attrs: { id: 'full', inRow: 6, extent: 'wide' }, content: Array.from({ length: 23 }, (_, i) => cell(`c${i}`)) }, text('Below.')]);
+  await takeIn(own.url, four);
+  const frame = await openDesk(page, own.url, id);
+  await page.getByRole('link', { name: /23 cells in columns/ }).click();
+  const fill = page.getByRole('button', { name: 'Fill from the library' });
+  const pictures = page.getByRole('region', { name: 'Library' }).getByRole('listitem').getByRole('button');
+  // Four at a time: six times make 24, one cell of its own among them, and the seventh finds none.
+  for (let round = 1; round <= 7; round++) {
+    await fill.click();
+    await expect(pictures).toHaveCount(4);
+    for (let i = 0; i < 4; i++) await pictures.nth(i).click({ modifiers: ['Control'] });
+    await page.getByRole('button', { name: 'Place 4 pictures' }).click();
+    await expect(frame.locator('.cell img')).toHaveCount(Math.min(24, 4 * round));
+    await page.getByRole('button', { name: /^Library L/ }).click();
+  }
+  await expect(page.getByText('4 pictures found no cell: columns hold at most 24. They are in the library.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Add a cell' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Take cell 24 out' }).click();
+  await expect(frame.locator('.cell')).toHaveCount(23);
 });

@@ -10,7 +10,7 @@ public static class PlainText
         HeadingBlock h => Of(h.Inlines),
         ListBlock l => string.Join('\n', l.Items.Select((item, i) => (l.Ordered ? $"{i + 1}. " : "• ") + string.Join('\n', item.Select(Of)))),
         QuoteBlock q => string.Join('\n', q.Blocks.Select(Of)),
-        ColumnsBlock c => string.Join('\n', c.Pieces.Select(Of)),
+        ColumnsBlock c => string.Join('\n', c.Pieces.Select(Of).Where(text => text.Length > 0)),
         _ => "",
     };
 

@@ -11,6 +11,7 @@ public sealed class InsertingTests
         : new FigureBlock($"f{id}", asset, new FigureSize.ByRole(SizeRole.Column), Side.Centre, false, null, new(false, null), new(CaptionSource.None), new(FigureLinkKind.None)));
 
     private static readonly Gen<Document> Pieces = Gen.OneOf(Leaf, Leaf.Array[1, 3].Select(b => (Block)new QuoteBlock("q", [.. b])),
+        Leaf.Array[0, 2].Array[1, 3].Select(cells => (Block)new ColumnsBlock("c", 3, Extent.Wide, [.. cells.Select((c, i) => new CellBlock($"cell{i}", [.. c]))])),
         Leaf.Array[1, 2].Array[1, 3].Select(items => (Block)new ListBlock("l", true, [.. items.Select(i => i.ToImmutableArray())]))).Array[0, 6].Select(blocks => new Document([.. blocks]));
 
     [Fact]
@@ -34,7 +35,9 @@ public sealed class InsertingTests
         var left = Inserting.WithPictures(pieces, asset => asset == "b" ? null : asset.ToUpperInvariant());
         Assert.Equal(pieces.Blocks.Where(b => b is not FigureBlock { AssetId: "b" }).Select(b => b.Id), left.Blocks.Select(b => b.Id));
         Assert.All(left.Figures, f => Assert.Contains(f.AssetId, new[] { "A", "C" }));
-        Assert.Equal(left.Blocks, Inserting.WithPictures(left, asset => asset).Blocks);
+        Assert.Equal(pieces.Figures.Where(f => f.AssetId != "b").Select(f => f.AssetId.ToUpperInvariant()), left.Figures.Select(f => f.AssetId));
+        Assert.Equal(left.Figures, Inserting.WithPictures(left, asset => asset).Figures);
+        Assert.Equal(pieces.Blocks.Select(PlainText.Of).Where(t => t.Length > 0), left.Blocks.Select(PlainText.Of).Where(t => t.Length > 0));
     });
 
     [Fact]
@@ -58,6 +61,11 @@ public sealed class InsertingTests
         Assert.InRange(cut.Length, 100, 160);
         Assert.EndsWith("lantern…", cut, StringComparison.Ordinal);
         Assert.Equal("", PlainText.Beside(new Document([Figure("f1")]), "f1"));
+        // In a cell only the cell's own words stand beside it.
+        var cells = new ColumnsBlock("c", 2, Extent.Column, [new("a", [Figure("f4"), Text("p4", "In its cell.")]), new("b", [Figure("f5")])]);
+        var among = new Document([Text("p5", "Above."), cells, Text("p6", "Below.")]);
+        Assert.Equal(("In its cell.", ""), (PlainText.Beside(among, "f4"), PlainText.Beside(among, "f5")));
+        Assert.Equal("In its cell.", PlainText.Of(cells).Trim());
     }
 
     [Fact]
@@ -76,6 +84,7 @@ public sealed class InsertingTests
     {
         ListBlock l => l.Items.SelectMany(i => i.SelectMany(AllIds)).Prepend(l.Id),
         QuoteBlock q => q.Blocks.SelectMany(AllIds).Prepend(q.Id),
+        ColumnsBlock c => c.Cells.SelectMany(cell => cell.Blocks.SelectMany(AllIds).Prepend(cell.Id)).Prepend(c.Id),
         _ => [block.Id],
     };
 }
