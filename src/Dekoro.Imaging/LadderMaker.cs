@@ -8,6 +8,9 @@ namespace Dekoro.Imaging;
 /// <summary>One output of a ladder: how wide, in which format, and where it goes.</summary>
 public sealed record LadderStep(int WidthPx, OutputFormat Format, int Quality, string Path);
 
+/// <summary>How much work goes into making files small: least is three times as quick, and its files are about a tenth larger.</summary>
+public enum EncodingEffort { Usual, Least }
+
 /// <summary>
 /// Makes the files of a ladder from one decode: the source is shrunk while it loads to the widest step, the smaller ones
 /// are made from that, and the encoders run on all cores.
@@ -24,7 +27,7 @@ public static class LadderMaker
     /// <exception cref="OperationCanceledException">Stopped from outside.</exception>
     public static void Make(
         string source, PixelSize size, Edits edits, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop = default,
-        TimeSpan? most = null)
+        TimeSpan? most = null, EncodingEffort effort = EncodingEffort.Usual)
     {
         Vips.EnsureReady();
         if (steps.Count == 0) return;
@@ -33,7 +36,7 @@ public static class LadderMaker
         using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop, clock.Token);
         try
         {
-            MakeAll(source, size, edits, cut, animated, steps, credit, rights, timed.Token);
+            MakeAll(source, size, edits, cut, animated, steps, credit, rights, effort, timed.Token);
         }
         // A stop reaches the decoder as an error of its own, so what is asked is whether one was called for.
         catch (Exception e) when (timed.IsCancellationRequested && e is (OperationCanceledException or VipsException or AggregateException))
@@ -48,7 +51,8 @@ public static class LadderMaker
     }
 
     private static void MakeAll(
-        string source, PixelSize size, Edits edits, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, CancellationToken stop)
+        string source, PixelSize size, Edits edits, Cut cut, bool animated, IReadOnlyList<LadderStep> steps, string credit, string rights, EncodingEffort effort,
+        CancellationToken stop)
     {
         stop.ThrowIfCancellationRequested();
         using var widest = Decode(source, size, edits, cut, steps.Max(s => s.WidthPx), animated, stop);
@@ -59,7 +63,7 @@ public static class LadderMaker
         {
             using var resized = Resized(widest, group.Width, cut, animated);
             using var image = Editing.Sharpened(resized, edits.Adjustments);
-            foreach (var step in group.Steps) Encode(image, step, credit, rights);
+            foreach (var step in group.Steps) Encode(image, step, credit, rights, effort);
         });
     }
 
@@ -116,7 +120,7 @@ public static class LadderMaker
         }
     });
 
-    private static void Encode(Image image, LadderStep step, string credit, string rights)
+    private static void Encode(Image image, LadderStep step, string credit, string rights, EncodingEffort effort)
     {
         using var signed = credit.Length + rights.Length == 0 ? image.Copy() : image.Mutate(m =>
         {
@@ -124,13 +128,14 @@ public static class LadderMaker
             if (rights.Length > 0) m.Set(GValue.GStrType, "exif-ifd0-Copyright", rights);
         });
         var keep = credit.Length + rights.Length == 0 ? Enums.ForeignKeep.None : Enums.ForeignKeep.Exif;
+        var isQuick = effort == EncodingEffort.Least;
         switch (step.Format)
         {
             case OutputFormat.Avif:
-                signed.Heifsave(step.Path, q: step.Quality, compression: Enums.ForeignHeifCompression.Av1, effort: 2, keep: keep);
+                signed.Heifsave(step.Path, q: step.Quality, compression: Enums.ForeignHeifCompression.Av1, effort: isQuick ? 0 : 2, keep: keep);
                 break;
             case OutputFormat.WebP:
-                signed.Webpsave(step.Path, q: step.Quality, effort: 4, keep: keep);
+                signed.Webpsave(step.Path, q: step.Quality, effort: isQuick ? 0 : 4, keep: keep);
                 break;
             case OutputFormat.Jpeg:
                 using (var opaque = signed.HasAlpha() ? signed.Flatten(background: [255.0]) : signed.Copy())

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -16,7 +17,7 @@ public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGu
 /// <summary>Decodes a picture once at a modest size and measures it; a truncated file shows here.</summary>
 public static class Measure
 {
-    private const int LookPx = 512, ColourPx = 96, DecodePx = 1024;
+    private const int LookPx = 512, ColourPx = 96, GridPx = 512, DecodePx = 1024;
     private const double GuessShare = 0.3;
 
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -59,6 +60,20 @@ public static class Measure
     {
         using var image = Look(path, original, Edits.None, Enums.FailOn.Truncated, token);
         return ColoursOf(image);
+    });
+
+    /// <summary>What lies where in a picture, at a few samples.</summary>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static ColourGrid GridOf(string path, PictureFormat format, PixelSize original, Edits edits, CancellationToken stop = default) => Within(format, stop, token =>
+    {
+        using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
+        using var colours = image.Colourspace(Enums.Interpretation.Srgb);
+        using var opaque = colours.HasAlpha() ? colours.Copy() : colours.Bandjoin(255);
+        // Plain means over whole squares: a sharper filter would put light and dark beside edges that are not there.
+        var by = Math.Max(1, (int)Math.Ceiling((double)Math.Max(opaque.Width, opaque.Height) / GridPx));
+        using var means = opaque.Shrink(by, by, ceil: true);
+        using var bytes = means.Cast(Enums.BandFormat.Uchar);
+        return new ColourGrid(bytes.Width, bytes.Height, bytes.WriteToMemory<byte>(), (double)opaque.Width / by, (double)opaque.Height / by);
     });
 
     /// <summary>How often each tone stands in each channel, before light and colour are adjusted.</summary>

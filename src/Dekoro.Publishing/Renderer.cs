@@ -39,11 +39,11 @@ public sealed class Renderer : IAsyncDisposable
         return blocks;
     }
 
-    /// <summary>The pictures in cells, each by itself.</summary>
-    public async Task<IReadOnlyList<(string BlockId, string Html)>> FiguresInCellsAsync(PageModel model)
+    /// <summary>The pictures in cells and bands, each by itself.</summary>
+    public async Task<IReadOnlyList<(string BlockId, string Html)>> FiguresWithinAsync(PageModel model)
     {
         var figures = new List<(string, string)>();
-        foreach (var figure in model.Plan.Page.Document.Figures.Where(f => f.Size is FigureSize.OfCell && model.Plan.Figures.ContainsKey(f.Id)))
+        foreach (var figure in model.Plan.Page.Document.Figures.Where(f => f.Size is not FigureSize.Behind && model.Plan.Figures.ContainsKey(f.Id)).ExceptBy(model.Plan.Page.Document.Blocks.Select(b => b.Id), f => f.Id))
             figures.Add((figure.Id, (await RenderAsync<FigureView>(new() { [nameof(FigureView.Model)] = model, [nameof(FigureView.Figure)] = model.Plan.Figures[figure.Id] })).Trim()));
         return figures;
     }

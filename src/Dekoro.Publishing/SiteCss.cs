@@ -2,6 +2,8 @@ using System.Globalization;
 using System.Text;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Sites;
+using Dekoro.Core.Typography;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Publishing;
@@ -29,6 +31,14 @@ public static class SiteCss
             """);
         css.Append(Assets.Text("site.css"));
         css.AppendLine(CultureInfo.InvariantCulture, $$"""
+            {{Words(style, Setting.Column, ".column")}}
+            {{Words(style, Setting.Cell, ".cell")}}
+            {{Words(style, Setting.Band, ".band-words")}}
+            li > p { margin-block: 0 {{Px(TypeScale.ItemAfterPx)}}; }
+            blockquote { padding-inline-start: {{Px(TypeScale.QuotePaddingPx)}}; border-inline-start-width: {{Px(TypeScale.QuoteBorderPx)}}; }
+            blockquote > p { margin-block: 0 {{Px(TypeScale.QuoteAfterPx)}}; }
+            .band { padding-block: {{Px(PageLayout.BandPaddingPx)}}; padding-inline: max(var(--pad), calc((100cqi - {{Px(style.ColumnPx)}}) / 2)); }
+            .band + .band { margin-block-start: {{Px(-TypeScale.BetweenPx(Setting.Column))}}; }
             .column { padding-inline: max(var(--pad), calc((100% - {{Px(style.ColumnPx)}}) / 2)); }
             .bar, .foot { padding-inline: max(var(--pad), calc((100% - {{Px(style.WidePx)}}) / 2)); }
             .fig-px { width: min(var(--px), 100%); }
@@ -46,6 +56,7 @@ public static class SiteCss
                   .fig-third { width: {{layout.InColumn(SizeRole.Third)[c].ToCss("%")}}; }
                   .fig-half { width: {{layout.InColumn(SizeRole.Half)[c].ToCss("%")}}; }
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
+                  .band { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}.side-left { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
                   .beside-{{Name(c)}}.side-right { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }
@@ -53,6 +64,19 @@ public static class SiteCss
                 """);
         }
         return css.ToString();
+    }
+
+    /// <summary>How every kind of text is set that stands directly in a place.</summary>
+    private static string Words(SiteStyle style, Setting setting, string place)
+    {
+        var text = TypeScale.Text(style, setting);
+        var list = Px(TypeScale.ListPaddingPx(setting));
+        var headings = Enumerable.Range(2, 3).Select(level =>
+        {
+            var h = TypeScale.Heading(level, setting);
+            return $"{place} > h{level} {{ font-size: {Number(h.SizePx / 16)}rem; line-height: {Number(h.LineHeight)}; font-weight: {h.Weight}; margin-block: {Px(h.BeforePx)} {Px(h.AfterPx)}; }}";
+        });
+        return string.Join(' ', headings.Prepend($"{place} > * {{ margin-block: 0 {Px(text.AfterPx)}; }}").Append($"{place} > ul, {place} > ol {{ padding-inline-start: {list}; }}"));
     }
 
     internal static string Name(WidthClass c) => c.ToString().ToLowerInvariant();

@@ -1,4 +1,5 @@
 using System.CommandLine;
+using Dekoro.Imaging;
 using Dekoro.Server.Demo;
 using Dekoro.Server.Work;
 
@@ -69,6 +70,7 @@ internal static class Commands
         demo ? Existing(Environment.GetEnvironmentVariable("DEKORO_DEMO")) : null)
     {
         MailFolder = Existing(Environment.GetEnvironmentVariable("DEKORO_MAIL") ?? Path.Combine(Environment.GetEnvironmentVariable("DEKORO_DEMO") ?? "", "mailbox")),
+        Effort = Enum.TryParse<EncodingEffort>(Environment.GetEnvironmentVariable("DEKORO_EFFORT"), ignoreCase: true, out var effort) ? effort : EncodingEffort.Usual,
         AllowedHosts = Environment.GetEnvironmentVariable("DEKORO_FETCH_FROM")?.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries) ?? [],
     };
 

@@ -1,4 +1,5 @@
 using CsCheck;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -12,6 +13,22 @@ public sealed class EditingTests : IDisposable
 {
     private static readonly PixelSize Size = new(400, 300);
     private readonly string _folder = Directory.CreateTempSubdirectory("dekoro-editing").FullName;
+
+    [Fact]
+    public void A_grid_of_samples_says_what_lies_where_in_the_edited_picture()
+    {
+        // Left half red, right half see-through blue.
+        var path = Path.Combine(_folder, "halves.png");
+        using (var left = (Image.Black(300, 400) + new[] { 255.0, 0, 0, 255 }).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb))
+        using (var right = (Image.Black(300, 400) + new[] { 0.0, 0, 255, 0 }).Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb))
+        using (var both = left.Join(right, Enums.Direction.Horizontal)) both.Pngsave(path);
+        var grid = Measure.GridOf(path, PictureFormat.Png, new(600, 400), Edits.None);
+        Assert.Equal(Srgb.Parse("#ff0000"), grid.MeanOf(0.1, 0.1, 0.3, 0.8, Srgb.White));
+        Assert.Equal(Srgb.White, grid.MeanOf(0.6, 0.1, 0.3, 0.8, Srgb.White));
+        var mirrored = Measure.GridOf(path, PictureFormat.Png, new(600, 400), Edits.Of(0, true, 0, Edits.None.Window, Adjustments.None));
+        Assert.Equal(Srgb.Parse("#ff0000"), mirrored.MeanOf(0.6, 0.1, 0.3, 0.8, Srgb.White));
+        Assert.InRange(grid.Width, 300, 512);
+    }
 
     [Fact]
     public void Every_pixel_comes_from_where_the_edits_say()

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using CsCheck;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -85,6 +86,37 @@ public sealed class RenderingTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_band_says_its_ground_tint_and_height_for_each_screen_and_its_picture_says_nothing()
+    {
+        var ground = new Ground(Srgb.Parse("#143c58"), "reel", false, Srgb.Black, new(64, 0, 128), WordsTone.Light);
+        var html = Squeezed(await BlockAsync(new BandBlock("b", ground, new(0, 0, 400), Side.Centre, Down.Top, [new ParagraphBlock("p", [new TextRun("Words")])])));
+        Assert.StartsWith("<div class=\"band words-light across-centre down-top\" data-block=\"b\" style=\"--behind:#143c58;--tint:#000000;--tint-phone:0.25;--at-phone:50% 50%;", html, StringComparison.Ordinal);
+        Assert.Contains("--tint-desktop:0.5;--least-desktop:400px", html, StringComparison.Ordinal);
+        Assert.DoesNotContain("--least-phone", html, StringComparison.Ordinal);
+        Assert.Contains("class=\"ground\" alt=\"\"", html, StringComparison.Ordinal);
+        Assert.DoesNotContain("<figure", html, StringComparison.Ordinal);
+        Assert.EndsWith("<div class=\"band-words\"><p data-block=\"p\">Words</p></div></div>", html, StringComparison.Ordinal);
+        Assert.Equal("", Squeezed(await BlockAsync(new BandBlock("b", Ground.None, default, Side.Left, Down.Top, []))));
+    }
+
+    [Fact]
+    public async Task A_pattern_is_one_file_laid_side_by_side_at_half_its_px()
+    {
+        var html = Squeezed(await BlockAsync(new BandBlock("b", Ground.None with { AssetId = "reel", Repeats = true }, default, Side.Left, Down.Middle, [])));
+        Assert.Contains("background-size:1200px 800px", html, StringComparison.Ordinal);
+        Assert.DoesNotContain("<img", html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Faces_are_measured_for_every_weight_that_text_is_set_in()
+    {
+        Assert.Equal([400, 500, 700], Faces.Newsreader.Upright.Keys.Order());
+        Assert.Equal([400, 500, 700], Faces.Newsreader.Italic.Keys.Order());
+        Assert.InRange(Faces.Newsreader.MeanAdvanceEm, 0.38, 0.5);
+        Assert.True(Faces.Newsreader.Of(400, false).KernEm('A', 'V') < -0.05);
+    }
+
+    [Fact]
     public async Task Columns_hold_their_cells_in_order_and_their_pictures_have_a_cell_s_width()
     {
         var inCell = Figure() with { Size = new FigureSize.OfCell(), Side = Side.Right };
@@ -102,7 +134,7 @@ public sealed class RenderingTests : IAsyncLifetime
     {
         var columns = new ColumnsBlock("c", 2, Extent.Column, [new("one", [Figure() with { Size = new FigureSize.OfCell() }])]);
         var model = Model(new Document([columns, Figure() with { Id = "g" }]), "visit", "../");
-        var (id, html) = Assert.Single(await _renderer.FiguresInCellsAsync(model));
+        var (id, html) = Assert.Single(await _renderer.FiguresWithinAsync(model));
         Assert.Equal("f", id);
         Assert.Contains(Squeezed(html), Squeezed((await _renderer.BlocksAsync(model))[0].Html), StringComparison.Ordinal);
     }

@@ -34,19 +34,18 @@ export function randomSite(seed: number) {
       decorative: random() < 0.3,
       alt: 'A picture of the museum',
       captionSource: one(['none', 'own']),
-      caption: words(int(2, 30)),
+      caption: words(random, int(2, 30)),
       linkKind: one(['none', 'none', 'largeFile']),
     },
   });
-  const words = (count: number) => Array.from({ length: count }, () => one(vocabulary)).join(' ') + '.';
-  const paragraph = () => ({ type: 'paragraph', content: [{ type: 'text', text: words(int(1, 120)) }] });
+  const paragraph = () => ({ type: 'paragraph', content: [{ type: 'text', text: words(random, int(1, 120)) }] });
   const columns = (id: string) => ({
     type: 'columns',
     attrs: { id, inRow: int(2, 6), extent: one(['column', 'wide']) },
     content: Array.from({ length: int(1, 7) }, (_, i) => ({
       type: 'cell',
       attrs: { id: `${id}c${i}` },
-      content: [...(random() < 0.8 ? [figure(`${id}c${i}f`)] : []), ...Array.from({ length: int(0, 2) }, () => ({ type: 'paragraph', content: [{ type: 'text', text: words(int(1, 20)) }] }))],
+      content: [...(random() < 0.8 ? [figure(`${id}c${i}f`)] : []), ...Array.from({ length: int(0, 2) }, () => ({ type: 'paragraph', content: [{ type: 'text', text: words(random, int(1, 20)) }] }))],
     })),
   });
   const piece = (id: string) => {
@@ -54,7 +53,7 @@ export function randomSite(seed: number) {
     if (kind < 0.4) return figure(id);
     if (kind < 0.5) return columns(id);
     if (kind < 0.8) return paragraph();
-    if (kind < 0.88) return { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(int(1, 8)) }] };
+    if (kind < 0.88) return { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(random, int(1, 8)) }] };
     if (kind < 0.94) return { type: one(['bulletList', 'orderedList']), content: Array.from({ length: int(1, 5) }, () => ({ type: 'listItem', content: [paragraph()] })) };
     if (kind < 0.98) return { type: 'blockquote', content: [paragraph()] };
     return { type: 'horizontalRule' };
@@ -62,7 +61,7 @@ export function randomSite(seed: number) {
   const pages = Array.from({ length: 3 }, (_, p) => ({
     id: `p${p}`,
     kind: 'page',
-    title: words(int(1, 5)),
+    title: words(random, int(1, 5)),
     path: p === 0 ? '' : `page-${p}`,
     summary: '',
     document: { type: 'doc', content: [figure(`p${p}first`), ...Array.from({ length: int(4, 14) }, (_, i) => piece(`p${p}b${i}`))] },
@@ -82,7 +81,10 @@ export function randomSite(seed: number) {
   return { folder, pages: pages.length, remove: () => rmSync(folder, { recursive: true }) };
 }
 
-const vocabulary = 'kite wind sand line sail dune spar bridle reel tide lantern gull pier hut hand sky knot silk bamboo string warden afternoon'.split(' ');
+/** So many words of the museum, as a sentence. */
+export const words = (random: () => number, count: number) => Array.from({ length: count }, () => vocabulary[Math.floor(random() * vocabulary.length)]!).join(' ') + '.';
+
+const vocabulary = 'kite wind sand line sail dune spar bridle reel tide lantern gull pier hut hand sky knot silk bamboo string warden afternoon well-worn half-past north-east Vanes “Avenue” 1987 18-metre Tower, Yawl, wave-tossed'.split(' ');
 
 /** Of every kind, none so large that making its files holds the test up. */
 const pictures = [
@@ -91,7 +93,7 @@ const pictures = [
 ];
 
 /** A small generator with a seed (mulberry32). */
-function mulberry(seed: number) {
+export function mulberry(seed: number) {
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) | 0;

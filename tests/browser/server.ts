@@ -24,7 +24,7 @@ export async function serve({ demo = false, demoFolder = join(root, 'demo'), wra
   const port = await freePort();
   const [command, ...args] = [...wrap, 'dotnet', program, 'serve', '--port', String(port), '--data', data, ...(demo ? [] : ['--empty'])];
   const child = spawn(command!, args, {
-    env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: demoFolder },
+    env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: demoFolder, DEKORO_EFFORT: 'least' },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));

@@ -11,8 +11,8 @@ public sealed record Document(ImmutableArray<Block> Blocks)
 
     public static Document Empty { get; } = new([]);
 
-    /// <summary>Every picture, in the order of the page, those in cells too.</summary>
-    public IEnumerable<FigureBlock> Figures => Blocks.SelectMany(b => b is ColumnsBlock c ? c.Pieces : [b]).OfType<FigureBlock>();
+    /// <summary>Every picture, in the order of the page: those in cells and bands, and those behind bands.</summary>
+    public IEnumerable<FigureBlock> Figures => FiguresIn(Blocks);
 
     /// <summary>The same with every picture changed; null takes its place out.</summary>
     public Document WithFigures(Func<FigureBlock, FigureBlock?> change)
@@ -24,11 +24,20 @@ public sealed record Document(ImmutableArray<Block> Blocks)
             .. blocks.Select(b => b switch
             {
                 FigureBlock figure => change(figure),
+                BandBlock band => band with { Ground = band.Ground with { AssetId = band.Behind is { } behind ? change(behind)?.AssetId : null }, Blocks = Changed(band.Blocks) },
                 ColumnsBlock columns => columns with { Cells = [.. columns.Cells.Select(cell => cell with { Blocks = Changed(cell.Blocks) })] },
                 _ => b,
             }).OfType<Block>(),
         ];
     }
+
+    private static IEnumerable<FigureBlock> FiguresIn(IEnumerable<Block> blocks) => blocks.SelectMany(b => b switch
+    {
+        FigureBlock figure => [figure],
+        ColumnsBlock columns => FiguresIn(columns.Pieces),
+        BandBlock band => (band.Behind is { } behind ? [behind] : Enumerable.Empty<FigureBlock>()).Concat(FiguresIn(band.Blocks)),
+        _ => Enumerable.Empty<FigureBlock>(),
+    });
 }
 
 /// <summary>A piece of a page; <paramref name="Id"/> stays with it for good.</summary>
@@ -91,6 +100,9 @@ public abstract record FigureSize
 
     /// <summary>As wide as the cell it stands in.</summary>
     public sealed record OfCell : FigureSize;
+
+    /// <summary>Behind words: it covers all of the box, whatever its height, or is repeated over it.</summary>
+    public sealed record Behind(bool Repeats) : FigureSize;
 
     public sealed record ByPx : FigureSize
     {

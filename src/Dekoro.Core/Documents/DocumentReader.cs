@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Geometry;
+using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Documents;
 
@@ -25,10 +27,12 @@ public sealed class DocumentReader
 
     private const int MostErrors = 20, MostDepth = 12, MostBlocks = 20_000, MostTextLength = 4_000_000;
 
+    private static readonly JsonElement Nothing = JsonDocument.Parse("{}").RootElement;
+
     private readonly List<DocumentError> _errors = [];
     private readonly HashSet<string> _ids = [];
     private int _blocks, _textLength, _made;
-    private bool _inCell;
+    private bool _inCell, _inBand;
 
     private DocumentReader() { }
 
@@ -76,6 +80,10 @@ public sealed class DocumentReader
             case "blockquote": return new QuoteBlock(Id(node), Blocks(node, path, depth + 1));
             case "horizontalRule": return new RuleBlock(Id(node));
             case "columns" when depth == 0: return Columns(node, path);
+            case "band" when depth == 0 && !_inBand: return Band(node, path);
+            case "band":
+                Refuse(path, "A band stands between pieces of the page, not inside another piece.");
+                return null;
             case "figure" when depth == (_inCell ? 1 : 0): return Figure(node, path);
             case "figure":
                 Refuse(path, "A picture stands between pieces of the page or in a cell, not inside a list or a quote.");
@@ -120,6 +128,44 @@ public sealed class DocumentReader
         }
         if (cells.Count == 0) Refuse(path, "Columns hold one cell at least.");
         return new(Id(node), inRow, extent, cells.ToImmutable());
+    }
+
+    private BandBlock Band(JsonElement node, string path)
+    {
+        var at = path + ".attrs.";
+        var attrs = node.TryGetProperty("attrs", out var given) && given.ValueKind == JsonValueKind.Object ? given : Nothing;
+        var picture = Text(attrs, "picture", at, "", 64);
+        var ground = new Ground(OptionalColour(attrs, "colour", at), picture.Length > 0 ? picture : null, Flag(attrs, "repeats", at),
+            OptionalColour(attrs, "tint", at) ?? Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark));
+        var heights = Each(attrs, "leastHeight", at, BandBlock.MostHeightPx);
+        var (across, down) = (Choice(attrs, "across", at, Side.Left), Choice(attrs, "down", at, Down.Middle));
+        var id = Id(node);
+        _inBand = true;
+        var blocks = Blocks(node, path, 0);
+        _inBand = false;
+        return new(id, ground, heights, across, down, blocks);
+    }
+
+    private Srgb? OptionalColour(JsonElement attrs, string name, string at)
+    {
+        var text = Text(attrs, name, at, "", 20);
+        if (text.Length == 0) return null;
+        if (Srgb.TryParse(text, out var colour)) return colour;
+        Refuse(at + name, "A colour is written #rrggbb.");
+        return null;
+    }
+
+    /// <summary>A whole number for each class of screen, phone first; what is not given is 0.</summary>
+    private PerClass<int> Each(JsonElement attrs, string name, string at, int most)
+    {
+        if (!attrs.TryGetProperty(name, out var list) || list.ValueKind == JsonValueKind.Null) return default;
+        if (list.ValueKind == JsonValueKind.Array && list.GetArrayLength() == WidthClasses.All.Count)
+        {
+            var numbers = list.EnumerateArray().Select(n => n.ValueKind == JsonValueKind.Number && n.TryGetInt32(out var i) && i >= 0 && i <= most ? i : -1).ToArray();
+            if (numbers.All(n => n >= 0)) return new(numbers[0], numbers[1], numbers[2]);
+        }
+        Refuse(at + name, $"This is a list of three whole numbers from 0 to {most}, for phone, tablet and desktop.");
+        return default;
     }
 
     private FigureBlock? Figure(JsonElement node, string path)

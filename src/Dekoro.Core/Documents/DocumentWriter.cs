@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Documents;
 
@@ -25,8 +26,23 @@ public static class DocumentWriter
         RuleBlock r => Node("horizontalRule", r.Id, null),
         FigureBlock f => Figure(f),
         ColumnsBlock c => Node("columns", c.Id, c.Cells.Select(cell => Node("cell", cell.Id, cell.Blocks.Select(Block))), ("inRow", c.InRow), ("extent", Written(c.Extent))),
+        BandBlock b => Band(b),
         _ => throw new ArgumentException($"No way to write {block.GetType().Name}.", nameof(block)),
     };
+
+    private static JsonObject Band(BandBlock b) => Node("band", b.Id, b.Blocks.Select(Block),
+        ("colour", b.Ground.Colour?.ToString()),
+        ("picture", b.Ground.AssetId),
+        ("repeats", b.Ground.Repeats),
+        ("tint", b.Ground.Tint.ToString()),
+        ("tintStrength", Each(b.Ground.TintStrength)),
+        ("words", Written(b.Ground.Words)),
+        ("leastHeight", Each(b.LeastHeightPx)),
+        ("across", Written(b.Across)),
+        ("down", Written(b.Down)));
+
+    /// <summary>A number for each class of screen, phone first.</summary>
+    private static JsonArray Each(PerClass<int> numbers) => new([.. WidthClasses.All.Select(c => (JsonNode)numbers[c])]);
 
     private static JsonObject Figure(FigureBlock f) => Node("figure", f.Id, null,
         ("asset", f.AssetId),

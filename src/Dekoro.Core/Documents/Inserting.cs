@@ -27,6 +27,7 @@ public static class Inserting
             Id = newId(),
             Cells = [.. columns.Cells.Select(cell => cell with { Id = newId(), Blocks = [.. cell.Blocks.Select(b => Renamed(b, newId))] })],
         },
+        BandBlock band => band with { Id = newId(), Blocks = [.. band.Blocks.Select(b => Renamed(b, newId))] },
         _ => block with { Id = newId() },
     };
 }

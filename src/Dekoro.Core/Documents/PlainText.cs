@@ -11,6 +11,7 @@ public static class PlainText
         ListBlock l => string.Join('\n', l.Items.Select((item, i) => (l.Ordered ? $"{i + 1}. " : "• ") + string.Join('\n', item.Select(Of)))),
         QuoteBlock q => string.Join('\n', q.Blocks.Select(Of)),
         ColumnsBlock c => string.Join('\n', c.Pieces.Select(Of).Where(text => text.Length > 0)),
+        BandBlock b => string.Join('\n', b.Blocks.Select(Of).Where(text => text.Length > 0)),
         _ => "",
     };
 
@@ -20,11 +21,19 @@ public static class PlainText
     /// </summary>
     public static string Beside(Document page, string blockId, int most = 160)
     {
-        var cells = page.Blocks.OfType<ColumnsBlock>().SelectMany(c => c.Cells).Select(c => c.Blocks);
-        var among = cells.Prepend(page.Blocks).FirstOrDefault(blocks => blocks.Any(b => b.Id == blockId));
+        if (page.Blocks.FirstOrDefault(b => b is BandBlock { Behind: not null } && b.Id == blockId) is BandBlock own) return Short(Of(own), most);
+        var bands = page.Blocks.OfType<BandBlock>().Select(b => b.Blocks);
+        var cells = bands.Prepend(page.Blocks).SelectMany(blocks => blocks.OfType<ColumnsBlock>()).SelectMany(c => c.Cells).Select(c => c.Blocks);
+        var among = cells.Concat(bands).Prepend(page.Blocks).FirstOrDefault(blocks => blocks.Any(b => b.Id == blockId));
         if (among.IsDefault) return "";
         var at = among.Select(b => b.Id).ToList().IndexOf(blockId);
-        var words = among.Skip(at + 1).Take(1).Concat(among.Take(at).Reverse().Take(1)).Select(Of).FirstOrDefault(text => text.Trim().Length > 0, "").ReplaceLineEndings(" ").Trim();
+        var words = among.Skip(at + 1).Take(1).Concat(among.Take(at).Reverse().Take(1)).Select(Of).FirstOrDefault(text => text.Trim().Length > 0, "");
+        return Short(words, most);
+    }
+
+    private static string Short(string text, int most)
+    {
+        var words = text.ReplaceLineEndings(" ").Trim();
         if (words.Length <= most) return words;
         var end = words.LastIndexOf(' ', most - 1);
         return (end > 0 ? words[..end] : words[..(most - 1)]) + "…";

@@ -1,89 +1,192 @@
+using System.Collections.Immutable;
 using Dekoro.Core.Documents;
-using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
+using Dekoro.Core.Typography;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Planning;
 
+/// <summary>A box in CSS px, from the top left of the page's content.</summary>
+public readonly record struct BoxPx(double Left, double Top, double Width, double Height);
+
+/// <summary>A piece where it comes to stand.</summary>
+/// <param name="Box">Its own, without the space around it.</param>
+/// <param name="Style">How its words are set; null for what has none.</param>
+/// <param name="Lines">The content area of each line of its words.</param>
+public sealed record Laid(Block Block, BoxPx Box, TextStyle? Style, ImmutableArray<BoxPx> Lines);
+
 /// <summary>
-/// About how far down a page each figure begins: text by its mean advance, pictures by their slots. Good enough to tell
-/// what lies in the first screen; nothing is drawn from it.
+/// About how far down a page each piece stands and how high it is: words by the metrics of the site's faces, pictures by their
+/// slots. From it come what lies in the first screen, how high bands are, and what lies under words.
 /// </summary>
-internal static class PageFlow
+public sealed class PageFlow
 {
     /// <summary>Bar, title and the space around them, CSS px.</summary>
     private const double HeadPx = 190;
-    private const double BetweenPx = 24;
 
-    /// <returns>Top of each figure in CSS px at the class's reference width, by block id.</returns>
-    public static IReadOnlyDictionary<string, double> Tops(Document document, Func<FigureBlock, AspectRatio?> shapeOf, PageLayout layout, WidthClass c)
+    private const double CaptionPx = 14, CaptionLine = 1.4, CaptionSpacePx = 6;
+
+    private readonly List<Laid> _laid = [];
+    private readonly PageLayout _layout;
+    private readonly WidthClass _class;
+    private readonly Func<FigureBlock, PictureFacts?> _pictureOf;
+    private readonly double _viewport;
+
+    private PageFlow(PageLayout layout, WidthClass c, Func<FigureBlock, PictureFacts?> pictureOf)
     {
-        var viewport = layout.Style.Classes.ReferencePx[c];
-        var column = layout.Column.At(viewport);
-        var tops = new Dictionary<string, double>();
-        var (y, floatUntil, floatWidth) = (HeadPx, 0.0, 0.0);
-        foreach (var block in document.Blocks)
-        {
-            if (block is ColumnsBlock columns)
-            {
-                y = Rows(columns, Math.Max(y, floatUntil), tops, shapeOf, layout, c);
-                continue;
-            }
-            if (block is not FigureBlock figure)
-            {
-                var width = y < floatUntil ? column - floatWidth - layout.Style.GutterPx : column;
-                y += TextHeight(block, width, layout) + BetweenPx;
-                continue;
-            }
-            var beside = layout.BesideOf(figure)[c];
-            if (!beside) y = Math.Max(y, floatUntil);
-            tops[figure.Id] = y;
-            var slot = layout.SlotOf(figure.Size).At(viewport);
-            var height = slot / (shapeOf(figure)?.Value ?? 1.5) + BetweenPx;
-            if (beside) (floatUntil, floatWidth) = (y + height, slot);
-            else y += height;
-        }
-        return tops;
+        (_layout, _class, _pictureOf) = (layout, c, pictureOf);
+        _viewport = layout.Style.Classes.ReferencePx[c];
     }
 
-    /// <returns>Where the last row ends.</returns>
-    private static double Rows(
-        ColumnsBlock columns, double y, Dictionary<string, double> tops, Func<FigureBlock, AspectRatio?> shapeOf, PageLayout layout, WidthClass c)
+    /// <summary>Every piece of a page, at a class's reference width; what stands in a piece follows it.</summary>
+    /// <param name="pictureOf">Null where nothing is known of a picture: it is then taken to be 3:2.</param>
+    public static ImmutableArray<Laid> Of(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout, WidthClass c)
     {
-        var width = layout.CellOf(columns.InRow, columns.Extent).At(layout.Style.Classes.ReferencePx[c]);
-        foreach (var row in columns.Cells.Chunk(PageLayout.InRow(columns.InRow)[c]))
+        var flow = new PageFlow(layout, c, pictureOf);
+        var column = layout.Column.At(flow._viewport);
+        flow.Stack(page.Blocks, Setting.Column, new BoxPx((flow._viewport - column) / 2, HeadPx, column, 0), Side.Left, null);
+        return [.. flow._laid];
+    }
+
+    /// <summary>Only one band, its own top at 0.</summary>
+    public static ImmutableArray<Laid> Of(BandBlock band, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout, WidthClass c)
+    {
+        var flow = new PageFlow(layout, c, pictureOf);
+        flow.Band(band, 0);
+        return [.. flow._laid];
+    }
+
+    /// <param name="room">Where they begin and how wide they may be.</param>
+    /// <param name="cell">Width of the cell they stand in; null elsewhere.</param>
+    /// <returns>Where the last one ends, without the space after it.</returns>
+    private double Stack(IEnumerable<Block> blocks, Setting setting, BoxPx room, Side across, double? cell)
+    {
+        var (y, space, floatUntil, floatWidth, gutter) = (room.Top, 0.0, 0.0, 0.0, _layout.Style.GutterPx);
+        var (first, afterBand) = (true, false);
+        foreach (var block in blocks)
         {
-            var end = y;
-            foreach (var cell in row)
+            var style = TypeScale.Of(block, _layout.Style, setting);
+            var before = first ? 0 : afterBand && block is BandBlock ? 0 : Math.Max(space, style.BeforePx);
+            (first, afterBand, space) = (false, block is BandBlock, block is FigureBlock or ColumnsBlock or BandBlock ? TypeScale.BetweenPx(setting) : style.AfterPx);
+            var top = y + before;
+            switch (block)
             {
-                var at = y;
-                foreach (var block in cell.Blocks)
-                {
-                    if (block is FigureBlock figure) tops[figure.Id] = at;
-                    at += (block is FigureBlock f ? width / (shapeOf(f)?.Value ?? 1.5) : TextHeight(block, width, layout)) + BetweenPx;
-                }
-                end = Math.Max(end, at);
+                case BandBlock band:
+                    y = Band(band, Math.Max(top, floatUntil));
+                    break;
+                case ColumnsBlock columns:
+                    y = Rows(columns, Math.Max(top, floatUntil));
+                    break;
+                case FigureBlock figure when _layout.BesideOf(figure)[_class] && cell is null:
+                    var wide = _layout.SlotOf(figure.Size).At(_viewport);
+                    floatUntil = Figure(figure, room.Left, top, wide) + TypeScale.BetweenPx(setting);
+                    (floatWidth, y, space) = (wide, top, 0);
+                    break;
+                case FigureBlock figure:
+                    y = Figure(figure, room.Left, Math.Max(top, floatUntil), cell ?? _layout.SlotOf(figure.Size).At(_viewport));
+                    break;
+                default:
+                    var narrowed = top < floatUntil ? floatWidth + gutter : 0;
+                    y = Words(block, style, room with { Top = top, Width = room.Width - narrowed }, across, setting);
+                    break;
             }
-            y = end;
         }
+        return Math.Max(y, floatUntil);
+    }
+
+    private double Band(BandBlock band, double top)
+    {
+        var (at, padding) = (_laid.Count, PageLayout.BandPaddingPx);
+        var column = _layout.Column.At(_viewport);
+        var inside = Stack(band.Blocks, Setting.Band, new((_viewport - column) / 2, top + padding, column, 0), band.Across, null) - top - padding;
+        var height = Math.Max(band.LeastHeightPx[_class], inside + 2 * padding);
+        var free = height - inside - 2 * padding;
+        var down = band.Down switch { Down.Top => 0, Down.Middle => free / 2, _ => free };
+        if (down > 0)
+        {
+            for (var i = at; i < _laid.Count; i++) _laid[i] = Moved(_laid[i], down);
+        }
+        _laid.Insert(at, new(band, new(0, top, _viewport, height), null, []));
+        return top + height;
+    }
+
+    private double Rows(ColumnsBlock columns, double top)
+    {
+        var (inRow, gutter) = (PageLayout.InRow(columns.InRow)[_class], _layout.Style.GutterPx);
+        var width = _layout.CellOf(columns.InRow, columns.Extent).At(_viewport);
+        var left = (_viewport - (columns.Extent == Extent.Wide ? _layout.Wide : _layout.Column).At(_viewport)) / 2;
+        var at = _laid.Count;
+        var y = top;
+        foreach (var row in columns.Cells.Chunk(inRow))
+        {
+            if (y > top) y += gutter;
+            y = row.Select((cell, i) => Stack(cell.Blocks, Setting.Cell, new(left + i * (width + gutter), y, width, 0), Side.Left, width)).Max();
+        }
+        _laid.Insert(at, new(columns, new(left, top, _viewport - 2 * left, y - top), null, []));
         return y;
     }
 
-    private static double TextHeight(Block block, double width, PageLayout layout)
+    private double Figure(FigureBlock figure, double left, double top, double width)
     {
-        var line = layout.Style.TextPx * layout.Style.LineHeight;
-        return block switch
+        var picture = _pictureOf(figure);
+        var shape = picture is null ? figure.Shape?.Value ?? 1.5 : PagePlanner.CutOf(figure, picture).Shape.Value;
+        var height = width / shape;
+        var caption = picture is null ? "" : PagePlanner.CaptionOf(figure, picture);
+        if (caption.Length > 0)
         {
-            ParagraphBlock p => Lines(p.Inlines, width, layout.Style.TextPx) * line,
-            HeadingBlock h => Lines(h.Inlines, width, layout.Style.TextPx * 1.6) * line * 1.4,
-            ListBlock l => l.Items.Sum(item => item.Sum(b => TextHeight(b, width - 24, layout))),
-            QuoteBlock q => q.Blocks.Sum(b => TextHeight(b, width - 24, layout)),
-            _ => line,
-        };
+            var style = new TextStyle(CaptionPx, CaptionLine, 400, true, 0, 0);
+            height += CaptionSpacePx + style.LinePx * LineBreaking.LinesOf([new TextRun(caption)], width, style, _layout.Style.Face).Length;
+        }
+        _laid.Add(new(figure, new(left, top, width, height), null, []));
+        return top + height;
     }
 
-    private static double Lines(IEnumerable<Inline> inlines, double width, double textPx)
+    /// <returns>Where the words end.</returns>
+    private double Words(Block block, TextStyle style, BoxPx room, Side across, Setting setting)
     {
-        var characters = inlines.OfType<TextRun>().Sum(r => r.Text.Length);
-        return Math.Max(1, Math.Ceiling(characters * PageLayout.MeanAdvanceEm * textPx / Math.Max(60, width)));
+        switch (block)
+        {
+            case ParagraphBlock p: return Lines(block, p.Inlines, style, room, across);
+            case HeadingBlock h: return Lines(block, h.Inlines, style, room, across);
+            case ListBlock list:
+                var padding = TypeScale.ListPaddingPx(setting);
+                return Within(list.Items.SelectMany(item => item), style with { AfterPx = TypeScale.ItemAfterPx }, Narrowed(room, padding), setting, across);
+            case QuoteBlock quote:
+                var indent = TypeScale.QuotePaddingPx + TypeScale.QuoteBorderPx;
+                return Within(quote.Blocks, style with { Italic = true, AfterPx = TypeScale.QuoteAfterPx }, Narrowed(room, indent), setting, across);
+            default: return room.Top + TypeScale.RulePx;
+        }
     }
+
+    /// <summary>What stands in a list or quote; the space after its last line is its own.</summary>
+    private double Within(IEnumerable<Block> blocks, TextStyle style, BoxPx room, Setting setting, Side across)
+    {
+        var y = room.Top;
+        foreach (var block in blocks) y = Words(block, style, room with { Top = y }, across, setting) + (block is ParagraphBlock or HeadingBlock ? style.AfterPx : 0);
+        return y;
+    }
+
+    private static BoxPx Narrowed(BoxPx room, double px) => room with { Left = room.Left + px, Width = room.Width - px };
+
+    private double Lines(Block block, ImmutableArray<Inline> inlines, TextStyle style, BoxPx room, Side across)
+    {
+        var face = _layout.Style.Face.Of(style.Weight, style.Italic);
+        // Browsers take whole px for what rises above a line's baseline and falls below it, and for the space above.
+        var (content, y) = (Math.Round(face.AscentEm * style.SizePx) + Math.Round(face.DescentEm * style.SizePx), room.Top);
+        var lines = ImmutableArray.CreateBuilder<BoxPx>();
+        foreach (var width in LineBreaking.LinesOf(inlines, Math.Max(1, room.Width), style, _layout.Style.Face))
+        {
+            var free = room.Width - width;
+            lines.Add(new(room.Left + across switch { Side.Left => 0, Side.Centre => free / 2, _ => free }, y + Math.Floor((style.LinePx - content) / 2), width, content));
+            y += style.LinePx;
+        }
+        _laid.Add(new(block, new(room.Left, room.Top, room.Width, y - room.Top), style, lines.ToImmutable()));
+        return y;
+    }
+
+    private static Laid Moved(Laid laid, double down) => laid with
+    {
+        Box = laid.Box with { Top = laid.Box.Top + down },
+        Lines = [.. laid.Lines.Select(line => line with { Top = line.Top + down })],
+    };
 }

@@ -1,4 +1,5 @@
 using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
 using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
 
@@ -13,8 +14,8 @@ public sealed class PageLayout
     /// <summary>Text beside a picture wants at least this many characters in a line.</summary>
     public const int LeastCharactersBeside = 22;
 
-    /// <summary>Mean advance of running text, in em, until the site's own fonts are measured.</summary>
-    public const double MeanAdvanceEm = 0.5;
+    /// <summary>Above and below what stands in a band, CSS px.</summary>
+    public const double BandPaddingPx = 48;
 
     public PageLayout(SiteStyle style)
     {
@@ -56,13 +57,22 @@ public sealed class PageLayout
     public SlotWidth CellOf(int inRow, Extent extent) => SlotWidth.PerClass(
         InRow(inRow).Select((_, n) => (extent == Extent.Wide ? Wide : Column).Within(Affine.Part(1.0 / n, Style.GutterPx))), Style.Classes);
 
-    /// <summary>Every picture of a page with how wide it stands.</summary>
-    public IEnumerable<(FigureBlock Figure, SlotWidth Slot)> Standing(Document page) => page.Blocks.SelectMany(block => block switch
+    /// <summary>Every picture of a page with where it stands.</summary>
+    /// <param name="pictureOf">What is known of the page's pictures: how high a band is depends on those that stand in it.</param>
+    public IEnumerable<Stand> Standing(Document page, Func<FigureBlock, PictureFacts?> pictureOf)
     {
-        FigureBlock figure => [(figure, SlotOf(figure.Size))],
-        ColumnsBlock columns => columns.Pieces.OfType<FigureBlock>().Select(f => (f, CellOf(columns.InRow, columns.Extent))),
-        _ => Enumerable.Empty<(FigureBlock, SlotWidth)>(),
-    });
+        return page.Blocks.SelectMany(Of);
+
+        IEnumerable<Stand> Of(Block block) => block switch
+        {
+            FigureBlock figure => [new(figure, this, SlotOf(figure.Size), null)],
+            ColumnsBlock columns => columns.Pieces.OfType<FigureBlock>().Select(f => new Stand(f, this, CellOf(columns.InRow, columns.Extent), null)),
+            BandBlock band => (band.Behind is { } behind ? [new Stand(behind, this, Page, HeightsOf(band))] : Enumerable.Empty<Stand>()).Concat(band.Blocks.SelectMany(Of)),
+            _ => [],
+        };
+
+        PerClass<double> HeightsOf(BandBlock band) => new PerClass<int>().Select((c, _) => PageFlow.Of(band, pictureOf, this, c)[0].Box.Height);
+    }
 
     /// <summary>
     /// Where text runs beside the figure: never on phones, and only where the narrowest screen of the class leaves
@@ -70,7 +80,7 @@ public sealed class PageLayout
     /// </summary>
     public PerClass<bool> BesideOf(FigureBlock figure)
     {
-        if (figure.Size is FigureSize.OfCell) return new(false, false, false);
+        if (figure.Size is FigureSize.OfCell or FigureSize.Behind) return new(false, false, false);
         var mayStandBeside = figure.TextBeside && figure.Side != Side.Centre && !BreaksOut(figure.Size)
             && figure.Size is not FigureSize.ByRole { Role: SizeRole.Column };
         var slot = SlotOf(figure.Size);
@@ -78,7 +88,7 @@ public sealed class PageLayout
         {
             var narrowest = Style.Classes.FromPx(c);
             return wideEnough && mayStandBeside
-                && Column.At(narrowest) - slot.At(narrowest) - Style.GutterPx >= LeastCharactersBeside * MeanAdvanceEm * Style.TextPx;
+                && Column.At(narrowest) - slot.At(narrowest) - Style.GutterPx >= LeastCharactersBeside * Style.Face.MeanAdvanceEm * Style.TextPx;
         });
     }
 

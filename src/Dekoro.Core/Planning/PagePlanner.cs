@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -17,9 +18,10 @@ public static class PagePlanner
     /// <summary>Where the page's pictures stand, before any ladder is chosen.</summary>
     public static ImmutableArray<Place> PlacesOf(PageSource page, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures) =>
     [
-        .. layout.Standing(page.Document)
+        .. layout.Standing(page.Document, f => pictures.GetValueOrDefault(f.AssetId))
             .Where(s => pictures.ContainsKey(s.Figure.AssetId))
-            .Select(s => new Place(page.Id, s.Figure.Id, s.Figure.AssetId, CutOf(s.Figure, pictures[s.Figure.AssetId]), s.Slot)),
+            .Select(s => (s.Figure, Picture: pictures[s.Figure.AssetId], Stand: s))
+            .Select(s => new Place(page.Id, s.Figure.Id, s.Picture.Id, CutOf(s.Figure, s.Picture), s.Stand.SlotOf(s.Picture))),
     ];
 
     public static PagePlan Plan(PageSource page, PlanFacts facts)
@@ -28,7 +30,7 @@ public static class PagePlanner
         var places = PlacesOf(page, layout, facts.Pictures);
         var ladders = places.Concat(facts.Elsewhere.Where(e => e.PageId != page.Id))
             .ToLookup(p => (p.AssetId, p.Cut), p => p.Slot);
-        var loading = LoadingOf(page, facts, layout);
+        var loading = LoadingOf(page, places, facts, layout);
         var notices = ImmutableArray.CreateBuilder<Notice>();
         var links = ReadLinks(page, facts.Addresses, notices);
         var figures = ImmutableDictionary.CreateBuilder<string, FigurePlan>();
@@ -44,7 +46,10 @@ public static class PagePlanner
             figures.Add(figure.Id, FigureOf(figure, picture, place, ladder, loading[figure.Id], layout, facts, notices));
         }
         var planned = figures.ToImmutable();
-        return new PagePlan(page, layout, facts.Addresses, planned, links, notices.ToImmutable(), WeightsOf(planned.Values));
+        var bands = page.Document.Blocks.OfType<BandBlock>().Select(band => BandPlan.Of(
+            band, planned.GetValueOrDefault(band.Id), facts.Grids.GetValueOrDefault(band.Ground.AssetId ?? ""), facts.PictureOf, layout)).ToImmutableDictionary(b => b.Block.Id);
+        notices.AddRange(bands.Values.Select(NoticeOf).OfType<Notice>());
+        return new PagePlan(page, layout, facts.Addresses, planned, bands, links, notices.ToImmutable(), WeightsOf(planned.Values));
     }
 
     /// <summary>What a figure shows of its picture: its shape, steered by the keep area, or the whole.</summary>
@@ -86,16 +91,31 @@ public static class PagePlanner
         var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
-        var caption = figure.Caption.Source switch
-        {
-            CaptionSource.Title => picture.Words.Title,
-            CaptionSource.Caption => picture.Words.Caption,
-            CaptionSource.Description => picture.Words.Description,
-            CaptionSource.Own => figure.Caption.Own,
-            _ => "",
-        };
-        return new FigurePlan(figure, picture, cut, loss, place.Slot, layout.BesideOf(figure), ladder, FormatsOf(picture, cut),
-            loading, fits, alt, caption, LinkOf(figure, facts.Addresses, notices), figure.Link.Kind == FigureLinkKind.LargeFile ? LargeFileOf(picture) : null);
+        var formats = FormatsOf(picture, cut);
+        // A pattern is named in a style, which takes one file: that which every browser reads.
+        if (figure.Size is FigureSize.Behind { Repeats: true }) formats = [formats[^1]];
+        return new FigurePlan(figure, picture, cut, loss, place.Slot, layout.BesideOf(figure), ladder, formats,
+            loading, fits, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure.Link.Kind == FigureLinkKind.LargeFile ? LargeFileOf(picture) : null);
+    }
+
+    /// <summary>The words under a figure; empty for none.</summary>
+    public static string CaptionOf(FigureBlock figure, PictureFacts picture) => figure.Caption.Source switch
+    {
+        CaptionSource.Title => picture.Words.Title,
+        CaptionSource.Caption => picture.Words.Caption,
+        CaptionSource.Description => picture.Words.Description,
+        CaptionSource.Own => figure.Caption.Own,
+        _ => "",
+    };
+
+    private static Notice? NoticeOf(BandPlan band)
+    {
+        var hard = band.HardToRead.ToList();
+        if (hard.Count == 0) return null;
+        var (_, worst) = hard.MinBy(h => h.Contrast.Ratio / h.Contrast.Needed);
+        var on = string.Join(" and ", hard.Select(h => h.Class.ToString().ToLowerInvariant()));
+        var mend = hard.All(h => band.On[h.Class].LeastTint is not null) ? "set the least tint" : "no tint of this colour does it, so turn the words or the tint lighter or darker";
+        return new(band.Block.Id, string.Create(CultureInfo.InvariantCulture, $"The words of this band are hard to read on {on}: {worst.Ratio:0.0} : 1, where they need {worst.Needed:0.#} : 1; {mend}."));
     }
 
     private static ImmutableArray<OutputFormat> FormatsOf(PictureFacts picture, Cut cut) => picture switch
@@ -139,18 +159,17 @@ public static class PagePlanner
     /// What begins in a class's first screen is fetched at once; of those, the largest on the class with the most visits
     /// goes first.
     /// </summary>
-    private static Dictionary<string, Loading> LoadingOf(PageSource page, PlanFacts facts, PageLayout layout)
+    private static Dictionary<string, Loading> LoadingOf(PageSource page, ImmutableArray<Place> places, PlanFacts facts, PageLayout layout)
     {
         var style = facts.Style;
         var result = page.Document.Figures.ToDictionary(f => f.Id, _ => Loading.Later);
-        AspectRatio? ShapeOf(FigureBlock f) => facts.Pictures.TryGetValue(f.AssetId, out var p) ? CutOf(f, p).Shape : null;
         var byVisits = WidthClasses.All.OrderByDescending(c => style.Devices.In(c, style.Classes).Sum(d => d.Share));
-        var slots = layout.Standing(page.Document).ToDictionary(s => s.Figure.Id, s => s.Slot);
+        var standing = places.ToDictionary(p => p.BlockId);
         string? first = null;
         foreach (var c in byVisits)
         {
-            var tops = PageFlow.Tops(page.Document, ShapeOf, layout, c);
-            var inView = page.Document.Figures.Where(f => tops[f.Id] < style.FirstScreenPx[c]).ToList();
+            var tops = PageFlow.Of(page.Document, facts.PictureOf, layout, c).ToDictionary(l => l.Block.Id, l => l.Box.Top);
+            var inView = page.Document.Figures.Where(f => standing.ContainsKey(f.Id) && tops[f.Id] < style.FirstScreenPx[c]).ToList();
             foreach (var f in inView) result[f.Id] = Loading.AtOnce;
             first ??= inView.MaxBy(f => AreaAt(f, c))?.Id;
         }
@@ -159,8 +178,8 @@ public static class PagePlanner
 
         double AreaAt(FigureBlock f, WidthClass c)
         {
-            var w = slots[f.Id].At(style.Classes.ReferencePx[c]);
-            return w * w / (ShapeOf(f)?.Value ?? 1.5);
+            var (w, shape) = (standing[f.Id].Slot.At(style.Classes.ReferencePx[c]), standing[f.Id].Cut.Shape.Value);
+            return w * w / shape;
         }
     }
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -14,7 +15,13 @@ public sealed record PageSource(string Id, string Title, string Path, string Sum
 /// <summary>The facts a plan is made with, beside the page itself.</summary>
 /// <param name="Elsewhere">The slots in which a picture's cut stands on the other pages of the site.</param>
 public sealed record PlanFacts(
-    SiteStyle Style, IReadOnlyDictionary<string, PictureFacts> Pictures, SiteAddresses Addresses, IReadOnlyList<Place> Elsewhere);
+    SiteStyle Style, IReadOnlyDictionary<string, PictureFacts> Pictures, SiteAddresses Addresses, IReadOnlyList<Place> Elsewhere)
+{
+    /// <summary>Samples of the pictures that stand behind words, by picture.</summary>
+    public IReadOnlyDictionary<string, ColourGrid> Grids { get; init; } = ImmutableDictionary<string, ColourGrid>.Empty;
+
+    public PictureFacts? PictureOf(FigureBlock figure) => Pictures.GetValueOrDefault(figure.AssetId);
+}
 
 /// <summary>A picture standing somewhere: what a ladder needs to know of it.</summary>
 public sealed record Place(string PageId, string BlockId, string AssetId, Cut Cut, SlotWidth Slot);
@@ -70,7 +77,7 @@ public readonly record struct Weight(double AtOnce, double Later)
 /// <summary>The plan of one page: what every reader of it needs, worked out once.</summary>
 public sealed record PagePlan(
     PageSource Page, PageLayout Layout, SiteAddresses Addresses, ImmutableDictionary<string, FigurePlan> Figures,
-    ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights)
+    ImmutableDictionary<string, BandPlan> Bands, ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights)
 {
     /// <summary>Every link that leads somewhere, of words and of pictures.</summary>
     public IEnumerable<Link> LinksOut => Links.Values.Select(r => r.Link).Concat(Figures.Values.Select(f => f.Link)).OfType<Link>();

@@ -11,7 +11,10 @@ namespace Dekoro.Core.Planning;
 public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePicture = false)
 {
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
-    public static Remedy? For(FigurePlan figure, PageLayout layout) => For(figure.Picture, figure.Cut, figure.Fits, layout, figure.Block.Size is not FigureSize.OfCell);
+    public static Remedy? For(FigurePlan figure, PageLayout layout) => For(figure.Picture, figure.Cut, figure.Fits, layout, TakesSize(figure.Block.Size));
+
+    /// <summary>False where the place gives a picture its size.</summary>
+    public static bool TakesSize(FigureSize size) => size is not (FigureSize.OfCell or FigureSize.Behind);
 
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
     /// <param name="takesSize">False where the place gives the picture its size, as a cell does.</param>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Typography;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Sites;
@@ -20,6 +21,9 @@ public sealed record SiteStyle
     /// <summary>What a browser leaves free of each screen, CSS px of height.</summary>
     public PerClass<int> FirstScreenPx { get; init; } = new(700, 760, 652);
 
+    /// <summary>How wide the letters of its faces run.</summary>
+    public FaceFamily Face { get; init; } = FaceFamily.Plain;
+
     public SiteColours Colours { get; init; } = new();
 
     /// <summary>The shapes offered for cuts, beside "as is".</summary>
@@ -31,4 +35,9 @@ public sealed record SiteStyle
 
 /// <summary>The public site's colours, as CSS hexadecimal notation.</summary>
 public sealed record SiteColours(
-    string Paper = "#fdfcf8", string Ink = "#1d2530", string Quiet = "#4d5866", string Bar = "#143c58", string BarInk = "#ffffff", string Link = "#8a3b12");
+    string Paper = "#fdfcf8", string Ink = "#1d2530", string Quiet = "#4d5866", string Bar = "#143c58", string BarInk = "#ffffff", string Link = "#8a3b12")
+{
+    /// <summary>Those that may stand behind words or over a picture, and plain black and white.</summary>
+    public IEnumerable<(string Name, string Colour)> Offered() =>
+        new[] { ("paper", Paper), ("ink", Ink), ("bar", Bar), ("link", Link), ("black", "#000000"), ("white", "#ffffff") }.DistinctBy(c => c.Item2);
+}

@@ -77,6 +77,9 @@ public sealed class SlotWidth : IEquatable<SlotWidth>
     public override int GetHashCode() => Segments.Aggregate(0, HashCode.Combine);
     public override string ToString() => ToSizes();
 
+    /// <summary>As wide on every screen.</summary>
+    public static SlotWidth Of(double px) => Constant(px);
+
     private static SlotWidth Constant(double px) => new([new(0, Affine.Px(px))]);
 
     private SlotWidth Map(Func<Affine, Affine> f) => new(Segments.Select(s => s with { Length = f(s.Length) }));

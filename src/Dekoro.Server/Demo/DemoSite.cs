@@ -53,6 +53,7 @@ internal static class DemoSite
     private static void NamePictures(JsonNode node, IReadOnlyDictionary<string, string> ids)
     {
         if (node is JsonObject { } o && (string?)o["type"] == "figure") o["attrs"]!["asset"] = ids[(string)o["attrs"]!["asset"]!];
+        if (node is JsonObject band && (string?)band["type"] == "band" && (string?)band["attrs"]!["picture"] is { } picture) band["attrs"]!["picture"] = ids[picture];
         foreach (var child in node["content"]?.AsArray() ?? []) NamePictures(child!, ids);
     }
 }

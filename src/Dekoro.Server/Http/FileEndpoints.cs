@@ -261,5 +261,5 @@ internal static class FileEndpoints
             [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays), asset.AddedBy, asset.Colours ?? [], asset.OwnAddress);
     }
 
-    internal static string SizeOf(FigureSize size) => size switch { FigureSize.ByPx px => $"{px.CssPx} px", FigureSize.ByRole role => Remedy.NameOf(role.Role), _ => "a cell" };
+    internal static string SizeOf(FigureSize size) => size switch { FigureSize.ByPx px => $"{px.CssPx} px", FigureSize.ByRole role => Remedy.NameOf(role.Role), FigureSize.Behind => "behind a band", _ => "a cell" };
 }

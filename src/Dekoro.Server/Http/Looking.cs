@@ -1,3 +1,4 @@
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -33,10 +34,17 @@ public sealed record LadderLook(string Title, Cut Cut, int Places, IReadOnlyList
 /// <param name="Html">As the public page has it, with proof addresses.</param>
 public sealed record BlockLook(string Id, string Html);
 
+/// <param name="HeightCssPx">At the class's reference width.</param>
+/// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not measured.</param>
+/// <param name="LeastTint">Strength that makes them readable; null where none does.</param>
+public sealed record BandLook(double HeightCssPx, Contrast? Contrast, int? LeastTint);
+
 /// <summary>Everything the desk shows of a draft that is not typed by hand.</summary>
-/// <param name="InCells">The pictures that stand in cells, each by itself.</param>
+/// <param name="Within">The pictures that stand in cells and bands, each by itself.</param>
+/// <param name="Bands">By block; the picture behind one is among the figures, by the band's own id.</param>
 public sealed record Look(
-    IReadOnlyList<BlockLook> Blocks, IReadOnlyList<BlockLook> InCells, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
+    IReadOnlyList<BlockLook> Blocks, IReadOnlyList<BlockLook> Within, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, PerClass<BandLook>> Bands,
+    IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
 
 /// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
 public sealed class Looking(PlanBook book, Renderer renderer)
@@ -47,7 +55,8 @@ public sealed class Looking(PlanBook book, Renderer renderer)
     {
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var model = new PageModel(plan, book.Frame(), Addresses, "", IsProof: true);
-        return new(LooksOf(await renderer.BlocksAsync(model)), LooksOf(await renderer.FiguresInCellsAsync(model)), plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)), plan.Notices, plan.Weights);
+        return new(LooksOf(await renderer.BlocksAsync(model)), LooksOf(await renderer.FiguresWithinAsync(model)), plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)),
+            plan.Bands.ToDictionary(b => b.Key, b => b.Value.On.Select((_, on) => new BandLook(on.HeightCssPx, on.Contrast, on.LeastTint))), plan.Notices, plan.Weights);
     }
 
     private static BlockLook[] LooksOf(IEnumerable<(string Id, string Html)> drawn) => [.. drawn.Select(b => new BlockLook(b.Id, b.Html))];

@@ -163,7 +163,7 @@ internal static class MediaEndpoints
 /// <summary>Media types of what is served.</summary>
 internal static class FigureMime
 {
-    public static string Of(OutputFormat format) => Dekoro.Publishing.Views.FigureView.MimeOf(format);
+    public static string Of(OutputFormat format) => Dekoro.Publishing.Views.PictureView.MimeOf(format);
 
     private static readonly FileExtensionContentTypeProvider Types = new();
 

@@ -232,9 +232,9 @@ internal static class RoomEndpoints
             [
                 .. book.PlacesByPicture()[asset.Id].Select(p =>
                 {
-                    var standing = LookThrough.Of(facts, p.Slot, p.Figure.Shape, layout);
+                    var standing = LookThrough.Of(facts, p.Stand.SlotOf(facts), p.Figure.Shape, layout);
                     return new CutInUse(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size), p.Figure.Shape?.ToString(), FileEndpoints.ThroughOf(standing),
-                        Remedy.For(standing, layout, p.Figure.Size is not FigureSize.OfCell));
+                        Remedy.For(standing, layout, Remedy.TakesSize(p.Figure.Size)));
                 }),
             ],
             [

@@ -1,3 +1,4 @@
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
@@ -22,10 +23,19 @@ public sealed record RowOffer(int Cells, PerClass<int> InRow, IReadOnlyList<Reac
 /// <param name="Width">Of a cell, at every viewport.</param>
 public sealed record ReachOffer(Extent Extent, string Name, string Place, IReadOnlyList<Segment> Width);
 
+/// <summary>A colour of the site, to stand behind words or over a picture.</summary>
+/// <param name="Colour">#rrggbb.</param>
+public sealed record ColourOffer(string Name, string Colour);
+
+/// <summary>What a band may be.</summary>
+/// <param name="TintSteps">A tint's strength counts from 0 to this.</param>
+/// <param name="MostTint">The strongest that is looked for when words are to be readable.</param>
+public sealed record BandOffer(IReadOnlyList<ColourOffer> Colours, int MostHeightPx, int TintSteps, int MostTint);
+
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, bool IsPublished);
+    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, bool IsPublished);
 
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
@@ -49,7 +59,8 @@ internal static class SiteEndpoints
             new(FigureSize.ByPx.Least, FigureSize.ByPx.Most, DocumentReader.NarrowestShape, DocumentReader.WidestShape),
             [.. Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - ColumnsBlock.LeastInRow + 1).Select(n => new RowOffer(n, PageLayout.InRow(n),
                 [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
-            ColumnsBlock.MostCells, style.CellShape, live.IsThere);
+            ColumnsBlock.MostCells, style.CellShape,
+            new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps, Readability.MostStrength), live.IsThere);
     }
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)

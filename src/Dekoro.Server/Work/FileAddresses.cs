@@ -10,13 +10,15 @@ namespace Dekoro.Server.Work;
 public sealed class ProofAddresses : IFileAddresses
 {
     public string AddressOf(PlannedFile file, string root) => file.IsUnchanged
-        ? $"/media/original/{file.AssetId}"
+        ? OriginalOf(file)
         : string.Create(CultureInfo.InvariantCulture, $"/media/proof/{file.AssetId}/{file.Cut}/{ProofWidth(file.WidthPx)}");
 
     public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) => figure.IsUnchanged
         ? [[.. figure.FilesIn(OutputFormat.Svg)]]
         : [[.. RenditionMaker.ProofWidths.Where(w => w <= figure.Cut.Width).DefaultIfEmpty(RenditionMaker.ProofWidths[0])
             .Select(w => new PlannedFile(NameOf(figure.Picture), figure.Cut, w, OutputFormat.WebP))]];
+
+    internal static string OriginalOf(PlannedFile file) => $"/media/original/{file.AssetId}";
 
     /// <summary>Names a picture with its version, so that its proofs can be held for ever.</summary>
     public static string NameOf(PictureFacts picture) => string.Create(CultureInfo.InvariantCulture, $"{picture.Id}.{picture.Edition}");
@@ -30,8 +32,12 @@ public sealed class ProofAddresses : IFileAddresses
 public sealed class PlannedAddresses(
     string folder, IReadOnlyDictionary<string, Asset> assets, RenditionMaker maker, Func<FigurePlan, IEnumerable<OutputFormat>>? made = null) : IFileAddresses
 {
-    public string AddressOf(PlannedFile file, string root) =>
-        (folder.StartsWith('/') ? "" : root) + folder + maker.NameOf(assets[file.AssetId], file);
+    private readonly bool _isProof = folder.StartsWith('/');
+
+    // A drawing is given out as it is kept: on a proof from where it lies, since no file is made of it.
+    public string AddressOf(PlannedFile file, string root) => _isProof && file.IsUnchanged
+        ? ProofAddresses.OriginalOf(file)
+        : (_isProof ? "" : root) + folder + maker.NameOf(assets[file.AssetId], file);
 
     public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) =>
         [.. (made?.Invoke(figure) ?? figure.Formats).Select(format => figure.FilesIn(format).ToList())];

@@ -11,7 +11,7 @@ using Dekoro.Storage;
 namespace Dekoro.Server.Work;
 
 /// <summary>Brings what is stored to Core's planner: pages as sources, pictures as facts, the site as addresses.</summary>
-public sealed class PlanBook(Workspace workspace)
+public sealed class PlanBook(Workspace workspace, Grids grids)
 {
     /// <summary>Where the other files stand on the public site.</summary>
     public const string FilesFolder = "files/";
@@ -35,11 +35,17 @@ public sealed class PlanBook(Workspace workspace)
         var style = workspace.Style.Current;
         var sources = PublicPages().Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
         if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
-        var pictures = workspace.Assets.FindMany([.. sources.SelectMany(s => s.Document.Figures).Select(f => f.AssetId).Distinct()])
+        var figures = sources.SelectMany(s => s.Document.Figures).ToList();
+        var assets = workspace.Assets.FindMany([.. figures.Select(f => f.AssetId).Distinct()]);
+        var behindWords = figures.Where(f => f.Size is FigureSize.Behind).Select(f => f.AssetId).ToHashSet();
+        var pictures = assets
             .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
         var layout = new PageLayout(style);
         return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()) { FileById = DownloadNames() },
-            [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))]);
+            [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))])
+        {
+            Grids = assets.Where(a => behindWords.Contains(a.Id)).Select(a => (a.Id, Grid: grids.Of(a))).Where(g => g.Grid is not null).ToDictionary(g => g.Id, g => g.Grid!),
+        };
     }
 
     /// <summary>off, draft (never public), changed (since it was published), published.</summary>
@@ -80,9 +86,9 @@ public sealed class PlanBook(Workspace workspace)
     }
 
     /// <summary>Where each picture stands on drafts of pages that are on or off: the library's "used in".</summary>
-    public ILookup<string, (PageRow Page, FigureBlock Figure, SlotWidth Slot)> PlacesByPicture()
+    public ILookup<string, (PageRow Page, FigureBlock Figure, Stand Stand)> PlacesByPicture()
     {
         var layout = new PageLayout(workspace.Style.Current);
-        return workspace.Pages.All().SelectMany(page => layout.Standing(DocumentOf(page)).Select(s => (Page: page, s.Figure, s.Slot))).ToLookup(p => p.Figure.AssetId);
+        return workspace.Pages.All().SelectMany(page => layout.Standing(DocumentOf(page), _ => null).Select(s => (Page: page, s.Figure, Stand: s))).ToLookup(p => p.Figure.AssetId);
     }
 }

@@ -96,7 +96,7 @@ public sealed class RenditionMaker(Workspace workspace)
         try
         {
             LadderMaker.Make(workspace.PathOf(asset), asset.OriginalSize, asset.Edits, cut, asset.Facts.IsAnimated, [.. steps.Select(s => s.Step)],
-                asset.Facts.Words.Credit, asset.Facts.Words.Rights, stop);
+                asset.Facts.Words.Credit, asset.Facts.Words.Rights, stop, effort: workspace.Places.Effort);
             foreach (var (step, path) in steps) File.Move(step.Path, path, overwrite: true);
         }
         finally

@@ -1,5 +1,6 @@
 using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
+using Dekoro.Imaging;
 using Dekoro.Storage;
 
 namespace Dekoro.Server.Work;
@@ -12,6 +13,8 @@ public sealed record Places(string DataFolder, string? ClientFolder, string? Dem
 {
     /// <summary>A folder of mails (.eml) to choose from; null for none.</summary>
     public string? MailFolder { get; init; }
+
+    public EncodingEffort Effort { get; init; }
 
     /// <summary>Hosts, perhaps with a port, that may be fetched from although they lie on this machine's own network.</summary>
     public IReadOnlyList<string> AllowedHosts { get; init; } = [];
@@ -87,7 +90,7 @@ public sealed class StyleShelf(Settings settings)
     private const string Name = "style";
     private SiteStyle? _style;
 
-    public SiteStyle Current => _style ??= settings.Get(Name) is { } json ? Json.Read<StoredStyle>(json).ToStyle() : new SiteStyle();
+    public SiteStyle Current => _style ??= settings.Get(Name) is { } json ? Json.Read<StoredStyle>(json).ToStyle() : new SiteStyle { Face = Dekoro.Publishing.Faces.Newsreader };
 
     public void Set(StoredStyle style)
     {
@@ -103,7 +106,7 @@ public sealed record StoredStyle(
 {
     public SiteStyle ToStyle()
     {
-        var style = new SiteStyle { Name = Name };
+        var style = new SiteStyle { Name = Name, Face = Dekoro.Publishing.Faces.Newsreader };
         return style with
         {
             Language = Language ?? style.Language,

@@ -1,7 +1,9 @@
 using System.Text.Json;
 using CsCheck;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
+using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Tests.Documents;
 
@@ -21,8 +23,14 @@ public sealed class DocumentTests
 
     private static readonly Gen<Block> Columns = Gen.Select(Ids, Gen.Int[2, 6], Gen.Enum<Extent>(), Cells.Array[1, 6], (id, inRow, extent, cells) => (Block)new ColumnsBlock(id, inRow, extent, [.. cells]));
 
+    private static readonly Gen<PerClass<int>> Each = Gen.Select(Gen.Int[0, 256], Gen.Int[0, 256], Gen.Int[0, 256], (p, t, d) => new PerClass<int>(p, t, d));
+
+    private static readonly Gen<Block> Bands = Gen.Select(Gen.Select(Ids, Each, Each), Gen.Select(Gen.Bool, Gen.Bool, Gen.Enum<WordsTone>(), Gen.Enum<Side>(), Gen.Enum<Down>()), Gen.OneOf(Paragraphs, Figures, Columns).Array[0, 3],
+        (drawn, choices, blocks) => (Block)new BandBlock(drawn.Item1,
+            new(choices.Item1 ? Srgb.Parse("#143c58") : null, choices.Item2 ? "asset" : null, choices.Item1, Srgb.White, drawn.Item2, choices.Item3), drawn.Item3, choices.Item4, choices.Item5, [.. blocks]));
+
     private static readonly Gen<Document> Documents = Gen.OneOf(
-        Paragraphs, Figures,
+        Paragraphs, Figures, Bands,
         Gen.Select(Ids, Texts, Gen.Int[2, 4], (id, text, level) => (Block)new HeadingBlock(id, level, [new TextRun(text)])),
         Gen.Select(Ids, Paragraphs.Array[1, 3], Gen.Bool, (id, items, ordered) => (Block)new ListBlock(id, ordered, [.. items.Select(i => System.Collections.Immutable.ImmutableArray.Create(i))])),
         Gen.Select(Ids, Paragraphs.Array[1, 2], (id, blocks) => (Block)new QuoteBlock(id, [.. blocks])),
@@ -47,7 +55,7 @@ public sealed class DocumentTests
         var before = document.Figures.ToDictionary(f => f.Id, f => f.Alt.Own);
         var swapped = Swapping.Swap(document, "asset", "other", places);
         Assert.Equal(document.Figures.Select(f => places.ContainsKey(f.Id) ? f with { AssetId = "other", Alt = f.Alt with { Own = null } } : f), swapped.Figures);
-        foreach (var (was, now) in document.Blocks.Zip(swapped.Blocks).Where(b => b.First is not (FigureBlock or ColumnsBlock))) Assert.Same(was, now);
+        foreach (var (was, now) in document.Blocks.Zip(swapped.Blocks).Where(b => b.First is not (FigureBlock or ColumnsBlock or BandBlock))) Assert.Same(was, now);
         var back = Swapping.Swap(swapped, "other", "asset", places.Keys.ToDictionary(id => id, id => before[id]));
         Assert.Equal(DocumentWriter.Write(document).ToJsonString(), DocumentWriter.Write(back).ToJsonString());
     });
@@ -57,9 +65,35 @@ public sealed class DocumentTests
     {
         var twice = new Document([.. document.Blocks, .. document.Blocks]);
         var read = Read(DocumentWriter.Write(twice).ToJsonString()).Document!;
-        var ids = read.Blocks.Concat(read.Blocks.OfType<ColumnsBlock>().SelectMany(c => c.Cells)).Select(b => b.Id).Concat(read.Figures.Where(f => f.Size is FigureSize.OfCell).Select(f => f.Id)).ToList();
+        var inBands = read.Blocks.OfType<BandBlock>().SelectMany(b => b.Blocks).ToList();
+        var cells = read.Blocks.Concat(inBands).OfType<ColumnsBlock>().SelectMany(c => c.Cells);
+        var ids = read.Blocks.Concat(inBands).Concat(cells).Select(b => b.Id).Concat(read.Figures.Where(f => f.Size is FigureSize.OfCell).Select(f => f.Id)).ToList();
         Assert.Equal(ids.Count, ids.Distinct().Count());
     });
+
+    [Theory]
+    [InlineData("""{"type":"band","content":[{"type":"band"}]}""", "content[0].content[0]", "not inside another piece")]
+    [InlineData("""{"type":"blockquote","content":[{"type":"band"}]}""", "content[0].content[0]", "between pieces of the page")]
+    [InlineData("""{"type":"band","attrs":{"colour":"reddish"}}""", "content[0].attrs.colour", "#rrggbb")]
+    [InlineData("""{"type":"band","attrs":{"tintStrength":[0,300,0]}}""", "content[0].attrs.tintStrength", "from 0 to 256")]
+    [InlineData("""{"type":"band","attrs":{"leastHeight":[1,2]}}""", "content[0].attrs.leastHeight", "phone, tablet and desktop")]
+    [InlineData("""{"type":"band","attrs":{"down":"under"}}""", "content[0].attrs.down", "top, middle, bottom")]
+    public void A_band_that_cannot_be_is_refused_with_its_place_and_a_sentence(string json, string path, string sentence)
+    {
+        var error = Assert.Single(Read(Doc(json)).Errors);
+        Assert.Equal(path, error.Path);
+        Assert.Contains(sentence, error.Sentence, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_band_without_anything_is_empty_and_one_with_a_ground_is_not()
+    {
+        var (empty, coloured) = ((BandBlock)Read(Doc("""{"type":"band"}""")).Document!.Blocks[0], (BandBlock)Read(Doc("""{"type":"band","attrs":{"colour":"#fff"}}""")).Document!.Blocks[0]);
+        Assert.Equal((true, false), (empty.IsEmpty, coloured.IsEmpty));
+        // Taken out of the library, the picture behind leaves the band and its words where they are.
+        var held = new Document([coloured with { Ground = coloured.Ground with { AssetId = "a" } }]);
+        Assert.Null(Assert.IsType<BandBlock>(held.WithFigures(_ => null).Blocks[0]).Behind);
+    }
 
     [Fact]
     public void Spaces_a_browser_would_not_show_are_taken_out()

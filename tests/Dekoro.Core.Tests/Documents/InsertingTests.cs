@@ -12,6 +12,7 @@ public sealed class InsertingTests
 
     private static readonly Gen<Document> Pieces = Gen.OneOf(Leaf, Leaf.Array[1, 3].Select(b => (Block)new QuoteBlock("q", [.. b])),
         Leaf.Array[0, 2].Array[1, 3].Select(cells => (Block)new ColumnsBlock("c", 3, Extent.Wide, [.. cells.Select((c, i) => new CellBlock($"cell{i}", [.. c]))])),
+        Leaf.Array[0, 3].Select(blocks => (Block)new BandBlock("d", Ground.None, default, Side.Left, Down.Top, [.. blocks])),
         Leaf.Array[1, 2].Array[1, 3].Select(items => (Block)new ListBlock("l", true, [.. items.Select(i => i.ToImmutableArray())]))).Array[0, 6].Select(blocks => new Document([.. blocks]));
 
     [Fact]
@@ -84,6 +85,7 @@ public sealed class InsertingTests
     {
         ListBlock l => l.Items.SelectMany(i => i.SelectMany(AllIds)).Prepend(l.Id),
         QuoteBlock q => q.Blocks.SelectMany(AllIds).Prepend(q.Id),
+        BandBlock b => b.Blocks.SelectMany(AllIds).Prepend(b.Id),
         ColumnsBlock c => c.Cells.SelectMany(cell => cell.Blocks.SelectMany(AllIds).Prepend(cell.Id)).Prepend(c.Id),
         _ => [block.Id],
     };

@@ -2333,6 +2333,22 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        BandLook: {
+            /** Format: double */
+            heightCssPx: number;
+            contrast: null | components["schemas"]["Contrast"];
+            /** Format: int32 */
+            leastTint: null | number;
+        };
+        BandOffer: {
+            colours: components["schemas"]["ColourOffer"][];
+            /** Format: int32 */
+            mostHeightPx: number;
+            /** Format: int32 */
+            tintSteps: number;
+            /** Format: int32 */
+            mostTint: number;
+        };
         BlockLook: {
             id: string;
             html: string;
@@ -2355,8 +2371,19 @@ export interface components {
             id: string;
             words: components["schemas"]["FileChange"];
         };
+        ColourOffer: {
+            name: string;
+            colour: string;
+        };
         ColumnList: {
             columns: string[];
+        };
+        Contrast: {
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            needed: number;
+            isEnough: boolean;
         };
         Cut: {
             /** Format: int32 */
@@ -2679,9 +2706,12 @@ export interface components {
         };
         Look: {
             blocks: components["schemas"]["BlockLook"][];
-            inCells: components["schemas"]["BlockLook"][];
+            within: components["schemas"]["BlockLook"][];
             figures: {
                 [key: string]: components["schemas"]["FigureLook"];
+            };
+            bands: {
+                [key: string]: components["schemas"]["PerClassOfBandLook"];
             };
             notices: components["schemas"]["Notice"][];
             weights: components["schemas"]["PerClassOfWeight"];
@@ -2760,6 +2790,11 @@ export interface components {
         PastedHtml: {
             html: string;
             address?: null | string;
+        };
+        PerClassOfBandLook: {
+            phone: components["schemas"]["BandLook"];
+            tablet: components["schemas"]["BandLook"];
+            desktop: components["schemas"]["BandLook"];
         };
         PerClassOfFitLook: {
             phone: components["schemas"]["FitLook"];
@@ -2939,6 +2974,7 @@ export interface components {
             /** Format: int32 */
             mostCells: number;
             cellShape: null | string;
+            bands: components["schemas"]["BandOffer"];
             isPublished: boolean;
         };
         SizeOffer: {

@@ -33,11 +33,12 @@
     ['Quote', 'blockquote'],
     ['Rule', 'horizontalRule'],
     ['Columns', 'columns'],
+    ['Band', 'band'],
   ] as const;
 
   function fromLibrary() {
     desk.endSwap(null);
-    desk.gap = { after: gap.after };
+    desk.gap = { after: gap.after, inside: gap.inside };
     desk.drawerOpen = true;
   }
 </script>
@@ -80,7 +81,7 @@
             >Picture from this computer</DropdownMenu.Item
           >
           <DropdownMenu.Separator class="my-1 border-t border-hair" />
-          {#each kinds as [name, kind] (kind)}
+          {#each kinds.filter(([, kind]) => kind !== 'band' || !desk.isInBand(gap)) as [name, kind] (kind)}
             <DropdownMenu.Item class="dk-item" onSelect={() => desk.insert(kind, gap)}>{name}</DropdownMenu.Item>
           {/each}
         </DropdownMenu.Content>

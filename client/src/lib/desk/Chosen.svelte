@@ -10,13 +10,13 @@
   let { desk, scale, viewHeight }: { desk: Desk; scale: number; viewHeight: number } = $props();
   let resizing = $state.raw<Resizing | null>(null);
 
-  /** Columns chosen as one thing, not by a caret in their words. */
-  const wholeColumns = $derived(desk.chosenPiece?.columns && desk.marks.kind === 'columns');
+  const whole = $derived(desk.chosenWhole !== null);
+  const band = $derived(desk.chosen && whole ? desk.look?.bands[desk.chosen]?.[desk.widthClass] : undefined);
   const figure = $derived(desk.chosenPiece?.figure ?? null);
   const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {
     void [desk.moved, scale, resizing];
-    const element = figure || wholeColumns ? desk.elementOf(desk.chosen) : null;
+    const element = figure || whole ? desk.elementOf(desk.chosen) : null;
     if (!element) return null;
     const { left, top, width, height } = ((figure && element.querySelector('img')) ?? element).getBoundingClientRect();
     return { left: left * scale, top: top * scale, width: width * scale, height: height * scale };
@@ -69,7 +69,7 @@
     data-testid="trim-marks"
     style="left:{box.left}px;top:{box.top}px;width:{box.width}px;height:{box.height}px"
   >
-    {#each !figure || desk.chosenPiece?.within ? [] : grips as corner (corner)}
+    {#each !figure || figure.size === 'cell' ? [] : grips as corner (corner)}
       <div
         class="dk-grip pointer-events-auto"
         role="presentation"
@@ -78,6 +78,16 @@
       ></div>
     {/each}
   </div>
+  {#if band}
+    <div
+      class="dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2 whitespace-nowrap text-neutral-content"
+      style="left:{Math.max(0, box.left) + 8}px;top:{tagTop}px"
+      data-testid="tag"
+    >
+      <span class="font-semibold">Band</span><span>{Math.round(band.heightCssPx)} px high</span>
+      {#if band.contrast}<span>words {band.contrast.ratio.toFixed(1)} : 1</span>{/if}
+    </div>
+  {/if}
   {#if fit && figure}
     <div
       class="dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2 whitespace-nowrap text-neutral-content"
@@ -89,11 +99,7 @@
         <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
         <span>{((look?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
       {:else}
-        <span
-          >{Math.round(slotAt(look!.slot, desk.width))} px, {desk.chosenPiece?.within
-            ? 'in a cell'
-            : sizeWords(figure.size)}</span
-        >
+        <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(figure.size)}</span>
         <span class="tag-fit"><Fit word={fit.word} /></span>
         <span>{weight(fit.bytes)}</span>
       {/if}

@@ -78,7 +78,7 @@
   <h3 class="mb-1 font-semibold">Cells</h3>
   <ol aria-label="Cells">
     {#each columns.cells as cell, i (cell.id)}
-      {@const figure = desk.inCells.find((one) => one.id === cell.figure)?.figure}
+      {@const figure = desk.inner.find((one) => one.id === cell.figure)?.figure}
       {@const name = cell.figure ? (desk.look?.figures[cell.figure]?.title ?? 'Picture') : 'no picture'}
       <li class="flex items-center gap-2 border-t border-hair py-1">
         {#if figure}<img

@@ -25,6 +25,11 @@
     const cell = columns && desk.cellOf(columns);
     if (cell)
       return { size: cell.place, shape: (figure ? figure.shape : (columns.shape ?? desk.site.cellShape)) ?? '' };
+    const band = desk.chosenPiece?.band && desk.chosen ? desk.look?.bands[desk.chosen] : null;
+    if (band) {
+      const { desktop } = desk.site.classes.referencePx;
+      return { size: 'edge', shape: `${desktop}:${Math.max(1, Math.round(band.desktop.heightCssPx))}` };
+    }
     return figure ? { size: String(figure.size), shape: figure.shape ?? '' } : null;
   });
   let trueShapes = $state(false);

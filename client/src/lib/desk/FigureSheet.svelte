@@ -149,7 +149,7 @@
   {/if}
 </Group>
 
-{#if !piece?.within}<Group
+{#if figure.size !== 'cell'}<Group
     name="Place"
     value="{figure.side}, {sizeWords(figure.size)}{look?.beside[desk.widthClass] ? ', text beside it' : ''}"
     bind:open={open.place}
@@ -158,7 +158,7 @@
   </Group>{:else}
   <p class="border-b border-hair px-4 py-2.5">
     As wide as its cell.
-    <button class="dk-link" onclick={() => desk.choose(piece.within)}>To the columns</button>
+    <button class="dk-link" onclick={() => desk.choose(piece?.within ?? null)}>To the columns</button>
   </p>
 {/if}
 

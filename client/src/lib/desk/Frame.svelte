@@ -132,7 +132,7 @@
     void desk.moved;
     const column = frame?.contentDocument?.querySelector('#content > .column');
     if (!desk.gap || !column) return null;
-    return gapsOf(column).find((gap) => gap.after === desk.gap?.after) ?? null;
+    return gapsOf(column).find((gap) => gap.after === desk.gap?.after && gap.inside === desk.gap?.inside) ?? null;
   });
 </script>
 

@@ -65,6 +65,16 @@
               draggable="false"
             />
             <span class="truncate text-quiet">{desk.look?.figures[piece.id]?.title ?? 'Picture'}</span>
+          {:else if piece.band}
+            <span class="relative h-6 w-14 flex-none overflow-hidden bg-edge" aria-hidden="true"
+              >{#if piece.band.picture}<img
+                  src={proofOf(piece.band.picture, 160)}
+                  alt=""
+                  class="h-full w-full object-cover"
+                  draggable="false"
+                />{/if}</span
+            >
+            <span class="truncate text-quiet">Band{piece.text ? `: ${piece.text}` : ''}</span>
           {:else if piece.columns}
             <span class="grid w-14 flex-none grid-cols-4 gap-[3px]" aria-hidden="true">
               {#each piece.columns.cells.slice(0, 8) as cell (cell.id)}<span

@@ -56,7 +56,7 @@
     const of = (doc: Document, id: string) =>
       doc.querySelector<HTMLElement>(`#content [data-block="${CSS.escape(id)}"]`);
     const view = frame!.contentWindow!;
-    if ((desk.chosenPiece?.figure || desk.chosenPiece?.columns) && desk.chosen) {
+    if ((desk.chosenPiece?.figure || desk.chosenPiece?.columns || desk.chosenPiece?.band) && desk.chosen) {
       const box = of(proof, desk.chosen)?.getBoundingClientRect();
       if (box) view.scrollTo(0, view.scrollY + box.top - Math.max(16, (view.innerHeight - box.height) / 2));
       return;

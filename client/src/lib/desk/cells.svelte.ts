@@ -124,10 +124,10 @@ function filledWith(
   return [tr, assets.length - targets.length - more.length];
 }
 
-/** A piece taken out; a cell that would be left with nothing keeps an empty line. */
+/** A piece taken out; a cell or band that would be left with nothing keeps an empty line. */
 export function takenOut(state: EditorState, { node, pos }: At): Transaction {
   const parent = state.doc.resolve(pos).parent;
-  return parent.type.name === 'cell' && parent.childCount === 1
+  return ['cell', 'band'].includes(parent.type.name) && parent.childCount === 1
     ? state.tr.replaceWith(pos, pos + node.nodeSize, state.schema.node('paragraph'))
     : state.tr.delete(pos, pos + node.nodeSize);
 }

@@ -8,7 +8,7 @@ import { FigureViews, frameStyle } from './figureView';
 import { slotAt } from './geometry';
 import { Keeping } from './keeping.svelte';
 import { Cells, takenOut, type At } from './cells.svelte';
-import { extensions, newId, type ColumnsAttrs, type FigureAttrs } from './schema';
+import { extensions, newId, type BandAttrs, type ColumnsAttrs, type FigureAttrs } from './schema';
 
 /** A piece of the page, for the page map and for what is chosen. */
 export type Piece = {
@@ -24,11 +24,12 @@ export type Piece = {
         shape: string | null | undefined;
       })
     | null;
-  /** The columns that a picture stands in. */
+  band: BandAttrs | null;
+  /** The columns or band that it stands in. */
   within: string | null;
 };
-/** Where something new would stand: after the piece with this id, or first of all. */
-export type Gap = { after: string | null };
+/** Where something new would stand: after the piece with this id, or first of all, in the page or inside a band. */
+export type Gap = { after: string | null; inside?: string };
 export type Marks = { kind: string; bold: boolean; italic: boolean; link: string | null };
 
 const lookRestMs = 300;
@@ -42,8 +43,10 @@ export class Desk {
   path = $state('');
   summary = $state('');
   pieces = $state.raw<Piece[]>([]);
-  /** Pictures that stand in cells. */
-  inCells = $state.raw<Piece[]>([]);
+  /** Pictures that stand in cells, and pictures and columns that stand in bands. */
+  inner = $state.raw<Piece[]>([]);
+  /** Every picture, and every band that may have one behind it, in the order of the page. */
+  pictures = $state.raw<Piece[]>([]);
   /** Id of the chosen piece; null shows the page's own sheet. */
   chosen = $state<string | null>(null);
   marks = $state.raw<Marks>({ kind: 'paragraph', bold: false, italic: false, link: null });
@@ -70,6 +73,8 @@ export class Desk {
   private looking = false;
   private lookAgain = false;
   private figuresSeen = '';
+  /** The words that hold the caret, inside a cell or band. */
+  private caretIn: string | null = null;
   private lastBody: Schemas['DraftChange'] | null = null;
 
   constructor(
@@ -80,13 +85,19 @@ export class Desk {
     this.keeping = new Keeping(id, () => this.body());
   }
 
-  readonly chosenPiece = $derived([...this.pieces, ...this.inCells].find((piece) => piece.id === this.chosen) ?? null);
+  readonly chosenPiece = $derived(this.pieceOf(this.chosen));
   /** The columns that are chosen, or that hold what is. */
-  readonly chosenColumns = $derived(
-    this.chosenPiece?.columns
-      ? this.chosenPiece
-      : (this.pieces.find((piece) => piece.id === this.chosenPiece?.within) ?? null),
-  );
+  readonly chosenColumns = $derived(this.chosenPiece?.columns ? this.chosenPiece : this.columnsOf(this.chosenPiece));
+
+  private pieceOf(id: string | null) {
+    return id === null ? null : ([...this.pieces, ...this.inner].find((piece) => piece.id === id) ?? null);
+  }
+
+  private columnsOf(piece: Piece | null) {
+    const holder = this.pieceOf(piece?.within ?? null);
+    return holder?.columns ? holder : null;
+  }
+
   get widthClass(): 'phone' | 'tablet' | 'desktop' {
     const { desktopFromPx, tabletFromPx } = this.site.classes;
     return this.width >= desktopFromPx ? 'desktop' : this.width >= tabletFromPx ? 'tablet' : 'phone';
@@ -152,7 +163,7 @@ export class Desk {
     const at = this.at(id);
     if (!this.editor || !at) return;
     const { state, view } = this.editor;
-    const selection = ['figure', 'columns'].includes(at.node.type.name)
+    const selection = ['figure', 'columns', 'band'].includes(at.node.type.name)
       ? NodeSelection.create(state.doc, at.pos)
       : TextSelection.near(state.doc.resolve(at.pos + 1));
     view.dispatch(state.tr.setSelection(selection));
@@ -181,7 +192,7 @@ export class Desk {
   nameEmptyCells() {
     const inside = this.frame?.contentDocument;
     if (!inside) return;
-    const rules = this.pieces.flatMap(({ id, columns }) => {
+    const rules = [...this.pieces, ...this.inner].flatMap(({ id, columns }) => {
       const cell = columns && this.cellOf(columns);
       return cell
         ? `[data-block="${CSS.escape(id)}"] { --wants: "${Math.round(slotAt(cell.width, this.width))} px wide"; }`
@@ -199,6 +210,14 @@ export class Desk {
   // Changing the page
 
   setFigure(id: string, change: Partial<FigureAttrs>) {
+    this.setAttributes(id, change);
+  }
+
+  setBand(id: string, change: Partial<BandAttrs>) {
+    this.setAttributes(id, change);
+  }
+
+  private setAttributes(id: string, change: object) {
     const at = this.at(id);
     if (!this.editor || !at) return;
     const { state, view } = this.editor;
@@ -220,7 +239,7 @@ export class Desk {
   endSwap(asset: string | null) {
     const place = this.swapping;
     this.swapping = null;
-    if (place && asset) this.setFigure(place, { asset, alt: null });
+    if (place && asset) this.setAttributes(place, pictureAttrs(this.pieceOf(place)?.band != null, asset));
     this.tryOn(null);
   }
 
@@ -260,7 +279,10 @@ export class Desk {
     );
   }
 
-  insert(kind: 'columns' | 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule', gap: Gap) {
+  insert(
+    kind: 'band' | 'columns' | 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule',
+    gap: Gap,
+  ) {
     if (!this.editor) return;
     const { state, view } = this.editor;
     const { schema } = state;
@@ -278,9 +300,26 @@ export class Desk {
           { id, inRow: 4 },
           Array.from({ length: 4 }, () => schema.node('cell', { id: newId() }, empty())),
         ),
+      band: () => schema.node('band', { id }, empty()),
     }[kind]();
     view.dispatch(state.tr.insert(this.posOf(gap), node));
     this.choose(id);
+    if (kind === 'band') this.enter(id);
+  }
+
+  /** Columns or a band chosen as one thing, and not by a caret in their words. */
+  get chosenWhole() {
+    const piece = this.chosenPiece;
+    return piece && (piece.columns || piece.band) && this.marks.kind === piece.kind ? piece : null;
+  }
+
+  /** The caret goes into a piece, to its first words. */
+  enter(id: string) {
+    const at = this.at(id);
+    if (!this.editor || !at) return;
+    const { state, view } = this.editor;
+    view.dispatch(state.tr.setSelection(TextSelection.near(state.doc.resolve(at.pos + 1))).scrollIntoView());
+    view.focus();
   }
 
   takeOut(id: string) {
@@ -296,7 +335,7 @@ export class Desk {
   /** Moves a piece to a gap; what stands there makes room. */
   moveTo(id: string, gap: Gap) {
     const at = this.at(id);
-    if (!this.editor || !at || gap.after === id) return;
+    if (!this.editor || !at || gap.after === id || (at.node.type.name === 'band' && this.isInBand(gap))) return;
     const { state, view } = this.editor;
     const target = this.posOf(gap);
     if (target === at.pos || target === at.pos + at.node.nodeSize) return;
@@ -313,9 +352,13 @@ export class Desk {
 
   /** What a piece moves among: the pieces of the page, or the pictures of its cells. */
   private rowOf(id: string) {
-    const within = this.inCells.find((piece) => piece.id === id)?.within;
-    const cells = within ? this.pieces.find((piece) => piece.id === within)?.columns?.cells : undefined;
-    return { cells, ids: cells?.map((cell) => cell.figure) ?? this.pieces.map((piece) => piece.id) };
+    const cells = this.columnsOf(this.pieceOf(id))?.columns?.cells;
+    if (cells) return { cells, ids: cells.map((cell) => cell.figure) };
+    const at = this.at(id);
+    const parent = at && this.editor?.state.doc.resolve(at.pos).parent;
+    const ids: (string | null)[] = [];
+    parent?.forEach((node) => node.type.name !== 'title' && ids.push(node.attrs.id as string | null));
+    return { ids, inside: parent?.type.name === 'band' ? (parent.attrs.id as string) : undefined };
   }
 
   canMove(id: string, by: -1 | 1) {
@@ -326,10 +369,10 @@ export class Desk {
 
   moveBy(id: string, by: -1 | 1) {
     if (!this.canMove(id, by)) return;
-    const { cells, ids } = this.rowOf(id);
+    const { cells, ids, inside } = this.rowOf(id);
     const i = ids.indexOf(id);
     if (cells) this.cells.move(cells[i]!.id, by);
-    else this.moveTo(id, { after: ids[by < 0 ? i - 2 : i + 1] ?? null });
+    else this.moveTo(id, { after: ids[by < 0 ? i - 2 : i + 1] ?? null, inside });
   }
 
   /** To the picture room and, from there, back to this page. */
@@ -362,7 +405,9 @@ export class Desk {
 
   /** After the piece that holds the caret or is chosen; at the end where nothing is. */
   caretGap(): Gap {
-    if (this.chosen !== null) return { after: this.chosenPiece?.within ?? this.chosen };
+    const piece = this.chosenPiece;
+    if (piece?.band && this.caretIn) return { after: this.caretIn };
+    if (this.chosen !== null) return { after: (piece?.figure?.size === 'cell' ? piece.within : null) ?? this.chosen };
     const inTitle = this.editor?.isFocused && this.editor.state.selection.$from.parent.type.name === 'title';
     return { after: inTitle ? null : (this.pieces.at(-1)?.id ?? null) };
   }
@@ -378,7 +423,7 @@ export class Desk {
       const look = await answer(
         api.POST('/api/pages/{id}/look', { params: { path: { id: this.id } }, body: this.bodyTried() }),
       );
-      this.views.draw([...look.blocks, ...look.inCells]);
+      this.views.draw([...look.blocks, ...look.within]);
       this.look = look;
       this.moved++;
       this.problem = '';
@@ -400,15 +445,14 @@ export class Desk {
     this.canRedo = editor.can().redo();
     if (docChanged || this.pieces.length === 0) this.read(doc);
     const caret = selection.$from;
-    const top =
-      selection instanceof NodeSelection && (caret.depth === 0 || selection.node.type.name === 'figure')
-        ? selection.node
-        : caret.depth > 0
-          ? caret.node(1)
-          : null;
-    const words = top?.type.name === 'columns' && caret.depth > 2 ? caret.node(3) : top;
+    const around = Array.from({ length: caret.depth }, (_, i) => caret.node(i + 1));
+    const node = selection instanceof NodeSelection && isPiece(selection.node, caret.parent) ? selection.node : null;
+    // A caret in a cell or band chooses the columns or the band round it, and says what its own words are.
+    const top = node ?? around.findLast((one) => ['columns', 'band'].includes(one.type.name)) ?? around[0] ?? null;
+    const words = node ?? around.findLast((one, i) => i > 0 && holds(around[i - 1]!)) ?? around[0] ?? null;
     if (editor.isFocused || selection instanceof NodeSelection)
       this.chosen = (top?.attrs.id as string | undefined) ?? null;
+    this.caretIn = words && words !== top ? (words.attrs.id as string | null) : null;
     if (words && words.type.name !== 'figure')
       this.marks = {
         kind: words.type.name === 'heading' ? `heading${words.attrs.level}` : words.type.name,
@@ -419,7 +463,9 @@ export class Desk {
     this.moved++;
     if (!docChanged) return;
     this.keeping.changed();
-    const figures = JSON.stringify([...this.pieces, ...this.inCells].map((piece) => [piece.figure, piece.columns]));
+    const figures = JSON.stringify(
+      [...this.pieces, ...this.inner].map(({ figure, columns, band }) => [figure, columns, band]),
+    );
     clearTimeout(this.lookTimer);
     // A picture that changed is redrawn at once; words are on the page already and only the figures of their weight wait.
     if (figures !== this.figuresSeen) void this.askLook();
@@ -428,39 +474,46 @@ export class Desk {
   }
 
   private read(doc: PmNode) {
-    const pieces: Piece[] = [];
-    const inCells: Piece[] = [];
-    const figureIn = (node: PmNode) => (node.type.name === 'figure' ? (node.attrs as FigureAttrs) : null);
+    const [pieces, inner, pictures]: Piece[][] = [[], [], []];
     doc.forEach((node) => {
       if (node.type.name === 'title') {
         this.title = node.textContent;
         this.path = node.attrs.path as string;
         this.summary = node.attrs.summary as string;
-        return;
-      }
+      } else pieces!.push(read(node, null));
+    });
+    [this.pieces, this.inner, this.pictures] = [pieces!, inner!, pictures!];
+
+    function read(node: PmNode, within: string | null): Piece {
       const id = node.attrs.id as string;
-      const cells: { id: string; figure: string | null }[] = [];
-      const shapes: (string | null)[] = [];
-      if (node.type.name === 'columns')
-        node.forEach((cell) => {
-          const within = figuresOf(cell);
-          for (const figure of within) {
-            inCells.push({ id: figure.id ?? '', kind: 'figure', text: '', figure, columns: null, within: id });
-            shapes.push(figure.shape);
-          }
-          cells.push({ id: cell.attrs.id as string, figure: within[0]?.id ?? null });
-        });
-      pieces.push({
+      const piece: Piece = {
         id,
         kind: node.type.name,
         text: node.textContent.slice(0, 80),
-        figure: figureIn(node),
-        columns:
-          node.type.name === 'columns' ? { ...(node.attrs as ColumnsAttrs), cells, shape: onlyOne(shapes) } : null,
-        within: null,
+        figure: node.type.name === 'figure' ? (node.attrs as FigureAttrs) : null,
+        columns: null,
+        band: node.type.name === 'band' ? (node.attrs as BandAttrs) : null,
+        within,
+      };
+      if (piece.figure || piece.band) pictures!.push(piece);
+      if (piece.band)
+        node.forEach((one) => ['figure', 'columns'].includes(one.type.name) && inner!.push(read(one, id)));
+      if (node.type.name === 'columns') piece.columns = readColumns(node, id);
+      return piece;
+    }
+
+    function readColumns(node: PmNode, id: string) {
+      const cells: { id: string; figure: string | null }[] = [];
+      const shapes: (string | null)[] = [];
+      node.forEach((cell) => {
+        const figures: Piece[] = [];
+        cell.forEach((one) => one.type.name === 'figure' && figures.push(read(one, id)));
+        inner!.push(...figures);
+        shapes.push(...figures.map((one) => one.figure!.shape));
+        cells.push({ id: cell.attrs.id as string, figure: figures[0]?.id ?? null });
       });
-    });
-    [this.pieces, this.inCells] = [pieces, inCells];
+      return { ...(node.attrs as ColumnsAttrs), cells, shape: onlyOne(shapes) };
+    }
   }
 
   /** A piece of the page, a cell, or a picture in one. */
@@ -468,14 +521,22 @@ export class Desk {
     let found: At | null = null;
     this.editor?.state.doc.descendants((node, pos) => {
       if (!found && node.attrs.id === id) found = { node, pos };
-      return !found && ['columns', 'cell'].includes(node.type.name);
+      return !found && holds(node);
     });
     return found as At | null;
   }
 
   private posOf(gap: Gap) {
     const at = gap.after === null ? null : this.at(gap.after);
-    return at ? at.pos + at.node.nodeSize : this.editor!.state.doc.firstChild!.nodeSize;
+    if (at) return at.pos + at.node.nodeSize;
+    const band = gap.inside === undefined ? null : this.at(gap.inside);
+    return band ? band.pos + 1 : this.editor!.state.doc.firstChild!.nodeSize;
+  }
+
+  /** Whether what is put there stands inside a band, which holds no other band. */
+  isInBand(gap: Gap) {
+    const at = gap.after === null ? null : this.at(gap.after);
+    return at ? this.editor?.state.doc.resolve(at.pos).parent.type.name === 'band' : gap.inside !== undefined;
   }
 
   private bodyTried(): Schemas['DraftChange'] {
@@ -484,7 +545,7 @@ export class Desk {
     if (!place || !asset) return body;
     const within = (node: JSONContent): JSONContent =>
       node.attrs?.id === place
-        ? { ...node, attrs: { ...node.attrs, asset, alt: null } }
+        ? { ...node, attrs: { ...node.attrs, ...pictureAttrs(node.type === 'band', asset) } }
         : { ...node, ...(node.content && { content: node.content.map(within) }) };
     return { ...body, document: within(body.document as JSONContent) };
   }
@@ -502,19 +563,20 @@ export class Desk {
   }
 }
 
-const onlyOne = <T>(all: T[]) => (all.every((one) => one === all[0]) ? all[0] : undefined);
+/** What may hold pieces inside a piece of the page. */
+const holds = (node: PmNode) => ['columns', 'cell', 'band'].includes(node.type.name);
+const isPiece = (node: PmNode, parent: PmNode) =>
+  ['figure', 'columns', 'band'].includes(node.type.name) || parent.type.name === 'doc';
+/** What was written for the picture before is not said of the next one. */
+const pictureAttrs = (isBand: boolean, asset: string) => (isBand ? { picture: asset } : { asset, alt: null });
 
-const figuresOf = (cell: PmNode) => {
-  const figures: FigureAttrs[] = [];
-  cell.forEach((node) => node.type.name === 'figure' && figures.push(node.attrs as FigureAttrs));
-  return figures;
-};
+const onlyOne = <T>(all: T[]) => (all.every((one) => one === all[0]) ? all[0] : undefined);
 
 /** A cell without anything has no place for a caret: on the desk it holds an empty line, which is never kept. */
 const withCarets = (node: JSONContent): JSONContent =>
-  node.type === 'cell' && !node.content?.length
+  ['cell', 'band'].includes(node.type ?? '') && !node.content?.length
     ? { ...node, content: [{ type: 'paragraph' }] }
-    : node.type === 'columns'
+    : ['columns', 'band'].includes(node.type ?? '')
       ? { ...node, content: node.content?.map(withCarets) }
       : node;
 

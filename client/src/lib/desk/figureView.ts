@@ -1,4 +1,8 @@
 import type { NodeViewRenderer } from '@tiptap/core';
+import type { Node as PmNode } from '@tiptap/pm/model';
+
+/** A piece in the frame that shows what the server renders for it. */
+type Drawn = { dom: HTMLElement; fill: (html: string | undefined) => void };
 
 /**
  * The figures on the desk. Each shows the fragment that the server renders for it; a picture element that is the same as
@@ -6,7 +10,7 @@ import type { NodeViewRenderer } from '@tiptap/core';
  */
 export class FigureViews {
   private html = new Map<string, string>();
-  private mounted = new Map<string, Set<HTMLElement>>();
+  private mounted = new Map<string, Set<Drawn>>();
 
   constructor(private frame: () => Document) {}
 
@@ -14,42 +18,75 @@ export class FigureViews {
     const dom = this.frame().createElement('figure');
     dom.contentEditable = 'false';
     dom.className = 'fig dk-waiting';
-    let id = node.attrs.id as string | null;
-    this.mount(id, dom);
+    return { dom, ...this.followed(node, { dom, fill: (html) => this.fill(dom, html) }), ignoreMutation: () => true };
+  };
+
+  /** A band's ground is drawn as the server has it; its words are the document's own. */
+  readonly createBand: NodeViewRenderer = ({ node }) => {
+    const dom = this.frame().createElement('div');
+    const contentDOM = this.frame().createElement('div');
+    dom.className = 'band dk-band-empty';
+    contentDOM.className = 'band-words';
+    dom.append(contentDOM);
     return {
       dom,
-      update: (now) => {
+      contentDOM,
+      ...this.followed(node, { dom, fill: (html) => this.fillBand(dom, contentDOM, html) }),
+      ignoreMutation: (mutation) => mutation.type !== 'selection' && !contentDOM.contains(mutation.target),
+    };
+  };
+
+  /** Keeps a piece drawn under the id it has. */
+  private followed(node: PmNode, drawn: Drawn) {
+    let id = node.attrs.id as string | null;
+    this.mount(id, drawn);
+    return {
+      update: (now: PmNode) => {
         if (now.type !== node.type) return false;
         if (now.attrs.id !== id) {
-          this.unmount(id, dom);
+          this.unmount(id, drawn);
           id = now.attrs.id as string | null;
-          this.mount(id, dom);
+          this.mount(id, drawn);
         }
         return true;
       },
       // Selection is drawn over the frame, not in it.
       selectNode: () => {},
       deselectNode: () => {},
-      ignoreMutation: () => true,
-      destroy: () => this.unmount(id, dom),
+      destroy: () => this.unmount(id, drawn),
     };
-  };
+  }
 
   /** Takes the server's fragments, by block id. */
   draw(blocks: { id: string; html: string }[]) {
     this.html = new Map(blocks.map((block) => [block.id, block.html]));
-    for (const [id, elements] of this.mounted) for (const dom of elements) this.fill(dom, this.html.get(id));
+    for (const [id, views] of this.mounted) for (const view of views) view.fill(this.html.get(id));
   }
 
-  private mount(id: string | null, dom: HTMLElement) {
+  private mount(id: string | null, drawn: Drawn) {
     if (!id) return;
-    dom.dataset.block = id;
-    this.mounted.set(id, (this.mounted.get(id) ?? new Set()).add(dom));
-    this.fill(dom, this.html.get(id));
+    drawn.dom.dataset.block = id;
+    this.mounted.set(id, (this.mounted.get(id) ?? new Set()).add(drawn));
+    drawn.fill(this.html.get(id));
   }
 
-  private unmount(id: string | null, dom: HTMLElement) {
-    if (id) this.mounted.get(id)?.delete(dom);
+  private unmount(id: string | null, drawn: Drawn) {
+    if (id) this.mounted.get(id)?.delete(drawn);
+  }
+
+  private fillBand(dom: HTMLElement, words: HTMLElement, html: string | undefined) {
+    const template = this.frame().createElement('template');
+    template.innerHTML = html ?? '';
+    const drawn = template.content.querySelector<HTMLElement>('.band');
+    dom.className = drawn ? drawn.className : 'band dk-band-empty';
+    dom.style.cssText = drawn?.style.cssText ?? '';
+    const ground = drawn?.querySelector(':scope > :not(.band-words)') ?? null;
+    const stands = dom.firstElementChild === words ? null : dom.firstElementChild;
+    for (const image of ground?.querySelectorAll('img') ?? []) image.loading = 'eager';
+    ground?.setAttribute('contenteditable', 'false');
+    if ((stands?.outerHTML ?? '') === (ground?.outerHTML ?? '')) return;
+    stands?.remove();
+    if (ground) dom.prepend(ground);
   }
 
   private fill(dom: HTMLElement, html: string | undefined) {
@@ -84,6 +121,8 @@ export const frameStyle = `
 .ProseMirror .cell:has(> p:only-child > br:only-child) { min-height: 96px; outline: 1px dashed currentColor; outline-offset: -1px; padding: 12px; }
 .ProseMirror .cell:has(> p:only-child > br:only-child)::before { content: "Empty, " var(--wants, "") ": a picture or words"; display: block; font-size: .875rem; opacity: .65; }
 .ProseMirror .cell.dk-over { outline: 3px solid currentColor; }
+.dk-band-empty { outline: 1px dashed currentColor; outline-offset: -8px; }
+.ProseMirror .band-words:has(> p:only-child > br:only-child)::before { content: "Words over the band"; position: absolute; opacity: .65; }
 html { scrollbar-width: none; }
 .ProseMirror { white-space: pre-wrap; outline: none; }
 .ProseMirror .fig { white-space: normal; cursor: default; }

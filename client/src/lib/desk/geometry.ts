@@ -13,13 +13,33 @@ export function slotAt(segments: Schemas['Segment'][], viewport: number) {
 export function gapsOf(column: Element): (Gap & { y: number })[] {
   const children = [...column.children] as HTMLElement[];
   return children.flatMap((child, i) => {
-    const next = children[i + 1]?.getBoundingClientRect();
-    const box = child.getBoundingClientRect();
-    if (i > 0 && !child.dataset.block) return [];
-    // Beside a floating picture the next piece begins at its top, not below it.
-    const y = next ? Math.max(next.top - 10, Math.min(box.bottom + 12, next.top - 4)) : box.bottom + 12;
-    return [{ after: i === 0 ? null : (child.dataset.block ?? null), y }];
+    const words = child.matches('.band') ? child.querySelector(':scope > .band-words') : null;
+    return [...(words ? gapsInBand(words, child.dataset.block ?? '') : []), ...gapAfter(children, i)];
   });
+}
+
+function gapsInBand(words: Element, inside: string): (Gap & { y: number })[] {
+  const children = [...words.children] as HTMLElement[];
+  const top = words.getBoundingClientRect().top;
+  return [
+    { after: null, inside, y: top - 10 },
+    ...children.flatMap((child, i) => (child.dataset.block ? [gapBelow(child, children[i + 1])] : [])),
+  ];
+}
+
+const gapAfter = (children: HTMLElement[], i: number): (Gap & { y: number })[] =>
+  i === 0
+    ? [{ ...gapBelow(children[0]!, children[1]), after: null }]
+    : children[i]!.dataset.block
+      ? [gapBelow(children[i]!, children[i + 1])]
+      : [];
+
+function gapBelow(child: HTMLElement, following: HTMLElement | undefined): Gap & { y: number } {
+  const next = following?.getBoundingClientRect();
+  const box = child.getBoundingClientRect();
+  // Beside a floating picture the next piece begins at its top, not below it.
+  const y = next ? Math.max(next.top - 10, Math.min(box.bottom + 12, next.top - 4)) : box.bottom + 12;
+  return { after: child.dataset.block ?? null, y };
 }
 
 export const nearest = (gaps: (Gap & { y: number })[], y: number) =>

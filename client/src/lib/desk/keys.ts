@@ -5,7 +5,7 @@ import { sides, sizes } from './choices';
 /** Keys of the desk; true where one was taken. Single letters act only while no text is being edited. */
 export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }): boolean {
   const figure = desk.chosenPiece?.figure;
-  const takesSize = !desk.chosenPiece?.within;
+  const takesSize = figure?.size !== 'cell';
   const id = desk.chosen;
   const control = event.ctrlKey || event.metaKey;
   if (control && event.key.toLowerCase() === 'z') {
@@ -57,18 +57,18 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
     case 'l':
       desk.drawerOpen = !desk.drawerOpen;
       return true;
-    case 'f':
-      if (!figure) return false;
-      desk.toRoom(figure.asset);
+    case 'f': {
+      const asset = figure?.asset ?? desk.chosenPiece?.band?.picture;
+      if (!asset) return false;
+      desk.toRoom(asset);
       return true;
+    }
     case 'p':
       desk.proofOn = !desk.proofOn;
       return true;
     case '[':
     case ']': {
-      const pictures = desk.pieces.flatMap((piece) =>
-        piece.columns ? desk.inCells.filter((one) => one.within === piece.id) : piece.figure ? [piece] : [],
-      );
+      const pictures = desk.pictures;
       const i = pictures.findIndex((piece) => piece.id === id);
       const next = pictures[event.key === ']' ? i + 1 : i < 0 ? pictures.length - 1 : i - 1];
       if (next) desk.choose(next.id);
@@ -97,16 +97,23 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
 
 const typingInField = (event: KeyboardEvent) => (event.target as Element).matches?.('input, textarea, select') ?? false;
 const typing = (event: KeyboardEvent, desk: Desk) =>
-  typingInField(event) || ((event.target as HTMLElement).isContentEditable && desk.chosenPiece?.figure == null);
+  typingInField(event) ||
+  ((event.target as HTMLElement).isContentEditable && desk.chosenPiece?.figure == null && !desk.chosenWhole);
 
 /** What the editor would swallow and the desk needs first. */
 export function frameKeys(inside: Document, desk: Desk) {
   inside.addEventListener(
     'keydown',
     (event) => {
-      const figure = desk.chosenPiece?.figure;
-      // With a figure chosen a letter is a key of the desk, never a text that takes its place.
-      if (figure && event.key.length === 1 && !event.ctrlKey && !event.metaKey) event.preventDefault();
+      const whole = desk.chosenWhole;
+      if (whole && event.key === 'Enter' && !event.ctrlKey && !event.metaKey) {
+        event.preventDefault();
+        event.stopPropagation();
+        desk.enter(whole.id);
+      }
+      // With a picture, columns or a band chosen a letter is a key of the desk, never a text that takes their place.
+      if ((whole || desk.chosenPiece?.figure) && event.key.length === 1 && !event.ctrlKey && !event.metaKey)
+        event.preventDefault();
     },
     true,
   );

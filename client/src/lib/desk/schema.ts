@@ -22,6 +22,34 @@ export type FigureAttrs = {
 
 export type ColumnsAttrs = { id: string | null; inRow: number; extent: 'column' | 'wide' };
 
+/** One number for each class of screen, phone first. */
+export type Each = [number, number, number];
+export type BandAttrs = {
+  id: string | null;
+  colour: string | null;
+  picture: string | null;
+  repeats: boolean;
+  tint: string;
+  tintStrength: Each;
+  words: 'dark' | 'light';
+  leastHeight: Each;
+  across: 'left' | 'centre' | 'right';
+  down: 'top' | 'middle' | 'bottom';
+};
+
+const bandDefaults: BandAttrs = {
+  id: null,
+  colour: null,
+  picture: null,
+  repeats: false,
+  tint: '#000000',
+  tintStrength: [0, 0, 0],
+  words: 'dark',
+  leastHeight: [0, 0, 0],
+  across: 'left',
+  down: 'middle',
+};
+
 const figureDefaults: FigureAttrs = {
   id: null,
   asset: '',
@@ -37,7 +65,7 @@ const figureDefaults: FigureAttrs = {
   linkTarget: '',
 };
 
-const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|columns)+' });
+const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|columns|band)+' });
 
 /** The page's title, and with it what belongs to the page as a whole, so that one undo covers all of it. */
 const Title = Node.create({
@@ -114,6 +142,24 @@ const Cell = Node.create({
   renderHTML: ({ HTMLAttributes }) => ['div', { ...HTMLAttributes, class: 'cell' }, 0],
 });
 
+/** A strip from edge to edge: what stands behind it is drawn by the server, what stands in it is text and pictures. */
+const Band = (views: FigureViews) =>
+  Node.create({
+    name: 'band',
+    content: '(block|figure|columns)+',
+    defining: true,
+    isolating: true,
+    addAttributes: () =>
+      Object.fromEntries(
+        Object.entries(bandDefaults).map(([name, value]) => [name, { default: value, rendered: false }]),
+      ),
+    parseHTML: () => [
+      { tag: 'div[data-band]', getAttrs: (element) => JSON.parse(element.getAttribute('data-band') ?? '{}') },
+    ],
+    renderHTML: ({ node }) => ['div', { 'data-band': JSON.stringify({ ...node.attrs, id: null }) }, 0],
+    addNodeView: () => views.createBand,
+  });
+
 /** A link as it is kept in the document; it goes nowhere while the page is being worked on. */
 const Link = Mark.create({
   name: 'link',
@@ -150,12 +196,12 @@ const Ids = Extension.create({
         const change = state.tr;
         // The page's own pieces, its cells, and what stands in them; not what stands in lists and quotes.
         state.doc.descendants((node, pos, parent) => {
-          if (node.type.name === 'title' || !parent || !['doc', 'columns', 'cell'].includes(parent.type.name))
+          if (node.type.name === 'title' || !parent || !['doc', 'columns', 'cell', 'band'].includes(parent.type.name))
             return false;
           const id = node.attrs.id as string | null;
           if (id && !seen.has(id)) seen.add(id);
           else change.setNodeAttribute(pos, 'id', newId());
-          return ['columns', 'cell'].includes(node.type.name);
+          return ['columns', 'cell', 'band'].includes(node.type.name);
         });
         return change.docChanged ? change : null;
       },
@@ -169,6 +215,7 @@ export const extensions = (views: FigureViews): Extensions => [
   Figure(views),
   Columns,
   Cell,
+  Band(views),
   Link,
   Ids,
   StarterKit.configure({

@@ -6,6 +6,7 @@
   import { on } from '$lib/api/events';
   import { queryClient, sitePlan } from '$lib/api/queries';
   import { Desk } from '$lib/desk/desk.svelte';
+  import BandSheet from '$lib/desk/BandSheet.svelte';
   import ColumnsSheet from '$lib/desk/ColumnsSheet.svelte';
   import Drawer from '$lib/desk/Drawer.svelte';
   import FigureSheet from '$lib/desk/FigureSheet.svelte';
@@ -40,7 +41,7 @@
         'library',
         (sent) =>
           desk &&
-          [...desk.pieces, ...desk.inCells].some((piece) => piece.figure?.asset === sent.id) &&
+          desk.pictures.some((piece) => (piece.figure?.asset ?? piece.band?.picture) === sent.id) &&
           void desk.askLook(),
       ),
     ];
@@ -92,6 +93,8 @@
         <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">
           {#if desk.chosen && desk.chosenPiece?.figure}
             <FigureSheet {desk} id={desk.chosen} figure={desk.chosenPiece.figure} />
+          {:else if desk.chosen && desk.chosenPiece?.band}
+            <BandSheet {desk} id={desk.chosen} band={desk.chosenPiece.band} />
           {:else if desk.chosenPiece?.columns}
             <ColumnsSheet {desk} piece={desk.chosenPiece} />
           {:else if desk.chosen}

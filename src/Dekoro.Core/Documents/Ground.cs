@@ -1,0 +1,36 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Colour;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Documents;
+
+/// <summary>What stands behind words: a colour, a picture over it, and a tint over both.</summary>
+/// <param name="Colour">Null: the page's own.</param>
+/// <param name="AssetId">Null: no picture.</param>
+/// <param name="Repeats">A pattern: the picture is laid side by side at half its px, sharp on dense screens too.</param>
+/// <param name="TintStrength">0 to 256 for each class of screen.</param>
+public sealed record Ground(Srgb? Colour, string? AssetId, bool Repeats, Srgb Tint, PerClass<int> TintStrength, WordsTone Words)
+{
+    public static Ground None { get; } = new(null, null, false, Srgb.Black, default, WordsTone.Dark);
+}
+
+/// <summary>Words over a ground take the site's ink, or its paper.</summary>
+public enum WordsTone { Dark, Light }
+
+/// <summary>Where words stand in a band that is higher than they need.</summary>
+public enum Down { Top, Middle, Bottom }
+
+/// <summary>A strip from edge to edge of the page with words and pictures over a ground of its own.</summary>
+/// <param name="LeastHeightPx">CSS px for each class of screen; 0: as high as what stands in it.</param>
+/// <param name="Across">Where lines of words stand.</param>
+public sealed record BandBlock(string Id, Ground Ground, PerClass<int> LeastHeightPx, Side Across, Down Down, ImmutableArray<Block> Blocks) : Block(Id)
+{
+    public const int MostHeightPx = 2000;
+
+    /// <summary>True where nothing of it shows: such a band waits on the desk and is never published.</summary>
+    public bool IsEmpty => Blocks.IsEmpty && Ground is { AssetId: null, Colour: null };
+
+    /// <summary>The picture behind, as one that is placed: it goes by the band's own id and says nothing.</summary>
+    public FigureBlock? Behind => Ground.AssetId is null ? null
+        : new(Id, Ground.AssetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, null, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
+}

@@ -1,0 +1,19 @@
+using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Planning;
+
+/// <summary>A picture's place on a page, before it is said which picture stands in it.</summary>
+/// <param name="Box">How wide the place is, at every width.</param>
+/// <param name="CoveredPx">Where the picture covers a box of a height of its own: that height on each class of screen, CSS px.</param>
+public sealed record Stand(FigureBlock Figure, PageLayout Layout, SlotWidth Box, PerClass<double>? CoveredPx)
+{
+    /// <summary>How wide a picture is drawn here: as wide as the box, or wider where it has to be as high.</summary>
+    public SlotWidth SlotOf(PictureFacts picture) => (Figure.Size, CoveredPx) switch
+    {
+        (FigureSize.Behind { Repeats: true }, _) => SlotWidth.Of(BandPlan.TilePx(picture).Width),
+        (_, { } heights) => SlotWidth.PerClass(heights.Select((_, height) => Box.AtLeast(height * picture.Size.Shape.Value)), Layout.Style.Classes),
+        _ => Box,
+    };
+}
