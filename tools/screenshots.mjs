@@ -15,6 +15,7 @@ const views = {
   library: { path: '/library', then: (page) => page.getByRole('button', { name: /^Windle Sands/ }).click() },
   through: {
     path: '/library',
+    only: 'paper',
     then: async (page) => {
       await page.getByLabel('Look through').selectOption('edge to edge');
       await page.getByLabel('Shape of the place').selectOption('16:9');
@@ -29,6 +30,7 @@ const views = {
   shelf: { path: '/library/shelf', only: 'paper', then: (page) => page.getByRole('button', { name: 'Stars', exact: true }).click() },
   mail: {
     path: '/library/in',
+    only: 'paper',
     then: async (page) => {
       await page.getByRole('button', { name: /^Sixty-one lanterns/ }).click();
       await page.waitForURL(/\/in\/\w/);
@@ -58,6 +60,12 @@ const views = {
     path: '/pages/workshop',
     only: 'paper',
     then: (page) => page.getByRole('link', { name: /cells in columns/ }).click(),
+  },
+  band: { path: '/pages/lantern-night', only: 'paper', then: (page) => page.getByRole('link', { name: /^Band/ }).click() },
+  proofs: {
+    path: '/pages/lantern-night/proofs',
+    only: 'paper',
+    then: (page) => page.getByRole('switch', { name: 'fit of the pictures' }).check(),
   },
   drawer: {
     path: '/pages/home',

@@ -1,4 +1,5 @@
 using Dekoro.Core.Documents;
+using Dekoro.Core.Planning;
 using Dekoro.Publishing.Views;
 using Microsoft.AspNetCore.Components;
 using Microsoft.AspNetCore.Components.Web;
@@ -22,6 +23,14 @@ public sealed class Renderer : IAsyncDisposable
     {
         [nameof(PageView.Model)] = model,
         [nameof(PageView.StyleVersion)] = styleVersion,
+    });
+
+    /// <summary>What stands at an address that a page had before: it leads on, without script, on any web server.</summary>
+    public Task<string> MovedAsync(SiteFrame frame, PageSource page, string root) => RenderAsync<MovedView>(new()
+    {
+        [nameof(MovedView.Frame)] = frame,
+        [nameof(MovedView.Title)] = page.Title,
+        [nameof(MovedView.Href)] = root + (page.Path.Length == 0 ? "" : page.Path + "/"),
     });
 
     /// <summary>Every block by itself, in the order of the page: what the desk draws and the phone proof shows.</summary>

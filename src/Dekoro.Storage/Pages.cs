@@ -33,16 +33,34 @@ public sealed class Pages(Database database)
             ("$id", id), ("$kind", kind), ("$title", title), ("$path", free), ("$summary", summary), ("$draft", draft), ("$now", Written(now)));
     });
 
+    /// <summary>An address that the public site had for the page is remembered when another takes its place.</summary>
     /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is gone.</returns>
     public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, DateTimeOffset now) => database.Write(c =>
+    {
         c.Run("""
+            INSERT INTO old_address (path, page_id) SELECT path, id FROM page
+            WHERE id = $id AND version = $version AND path <> $path AND path <> '' AND published IS NOT NULL
+            ON CONFLICT (path) DO UPDATE SET page_id = excluded.page_id
+            """,
+            ("$id", id), ("$version", version), ("$path", path));
+        c.Run("DELETE FROM old_address WHERE path = $path AND EXISTS (SELECT 1 FROM page WHERE id = $id AND version = $version)", ("$path", path), ("$id", id), ("$version", version));
+        return c.Run("""
             UPDATE page
             SET title = $title, path = $path, summary = $summary, draft = $draft, version = version + 1, changed_at = $now
             WHERE id = $id AND version = $version
             """,
             ("$id", id), ("$version", version), ("$title", title), ("$path", path), ("$summary", summary), ("$draft", draft), ("$now", Written(now))) == 1
             ? version + 1
-            : (long?)null);
+            : (long?)null;
+    });
+
+    /// <summary>Addresses that pages had on the public site before, each with its page.</summary>
+    public IReadOnlyList<(string Path, string PageId)> OldAddresses() =>
+        database.Read(c => c.All("SELECT path, page_id FROM old_address ORDER BY path", row => (row.GetString(0), row.GetString(1))));
+
+    /// <summary>The address is free again for another page.</summary>
+    public bool ForgetAddress(string path, string pageId) =>
+        database.Write(c => c.Run("DELETE FROM old_address WHERE path = $path AND page_id = $id", ("$path", path), ("$id", pageId))) == 1;
 
     /// <summary>Keeps several drafts at once, or none of them.</summary>
     /// <returns>False where one of them is no longer at its version.</returns>

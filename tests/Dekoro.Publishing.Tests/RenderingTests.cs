@@ -117,6 +117,20 @@ public sealed class RenderingTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task An_old_address_leads_on_without_script_and_is_not_indexed()
+    {
+        var html = Squeezed(await _renderer.MovedAsync(new SiteFrame("Kites & wind", "en", [], []), new PageSource("v", "Visit <us>", "come/here", "", Document.Empty), "../../"));
+        Assert.Contains("<meta http-equiv=\"refresh\" content=\"0; url=../../come/here/\" />", html, StringComparison.Ordinal);
+        Assert.Contains("noindex", html, StringComparison.Ordinal);
+        Assert.Contains("<a href=\"../../come/here/\">Visit &lt;us&gt;</a>", html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Markup_is_laid_out_for_people_and_is_the_same_markup() => Assert.Equal(
+        "<figure class=\"fig\">\n  <a href=\"x\">\n    <img alt=\"A “kite”\" src=\"k.jpg\">\n  </a>\n</figure>",
+        Readable.Html("<figure class=\"fig\"><a href=\"x\"><img alt=\"A “kite”\" src=\"k.jpg\"></a></figure>"));
+
+    [Fact]
     public async Task Columns_hold_their_cells_in_order_and_their_pictures_have_a_cell_s_width()
     {
         var inCell = Figure() with { Size = new FigureSize.OfCell(), Side = Side.Right };

@@ -25,6 +25,29 @@ public sealed class StorageTests : IDisposable
     }
 
     [Fact]
+    public void Only_an_address_that_was_public_is_remembered_and_whoever_has_it_now_is_meant()
+    {
+        var pages = new Pages(_database);
+        pages.Add("a", "page", "A", "visit", "", "{}", Now);
+        pages.Add("b", "page", "B", "days", "", "{}", Now);
+        pages.SaveDraft("a", 1, "A", "come", "", "{}", Now);
+        Assert.Empty(pages.OldAddresses());
+        pages.MarkPublished(new Dictionary<string, string> { ["a"] = "a", ["b"] = "b" }, Now);
+        Assert.Null(pages.SaveDraft("a", 1, "Stale", "other", "", "{}", Now));
+        Assert.Empty(pages.OldAddresses());
+        pages.SaveDraft("a", 2, "A", "come-and-see", "", "{}", Now);
+        Assert.Equal([("come", "a")], pages.OldAddresses());
+        // Another page takes the address; given up again, it leads to that one.
+        pages.SaveDraft("b", 1, "B", "come", "", "{}", Now);
+        Assert.Equal([("days", "b")], pages.OldAddresses());
+        pages.SaveDraft("b", 2, "B", "days", "", "{}", Now);
+        Assert.Equal([("come", "b")], pages.OldAddresses());
+        Assert.False(pages.ForgetAddress("come", "a"));
+        Assert.True(pages.ForgetAddress("come", "b"));
+        Assert.Empty(pages.OldAddresses());
+    }
+
+    [Fact]
     public void Of_many_saves_at_once_from_one_version_exactly_one_is_kept()
     {
         var pages = new Pages(_database);

@@ -241,6 +241,7 @@ test('Keys are listed on ?, Ctrl+K searches from anywhere, and single letters ca
   await page.getByRole('button', { name: 'Keys' }).click();
   await page.getByLabel('Single letters and signs act as keys, where no text is being written').check();
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('Control+k');
   await page.waitForURL(/\/library$/);
   await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();

@@ -12,7 +12,9 @@
   onMount(listen);
 
   async function keys(event: KeyboardEvent) {
-    if (event.defaultPrevented || document.querySelector('[role=dialog],[role=menu]')) return;
+    // One that is closing is still there for a moment, and takes no keys any more.
+    const open = '[role=dialog]:not([data-state=closed]),[role=menu]:not([data-state=closed])';
+    if (event.defaultPrevented || document.querySelector(open)) return;
     const control = event.ctrlKey || event.metaKey;
     const writes = (event.target as Element).matches?.('input, textarea, select, [contenteditable=true]');
     if (event.key === '?' && letters.on && !control && !event.altKey && !writes) {

@@ -47,7 +47,7 @@ public sealed record Look(
     IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
 
 /// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
-public sealed class Looking(PlanBook book, Renderer renderer)
+public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspace, RenditionMaker maker)
 {
     private static readonly ProofAddresses Addresses = new();
 
@@ -60,6 +60,16 @@ public sealed class Looking(PlanBook book, Renderer renderer)
     }
 
     private static BlockLook[] LooksOf(IEnumerable<(string Id, string Html)> drawn) => [.. drawn.Select(b => new BlockLook(b.Id, b.Html))];
+
+    /// <summary>One piece as the public page will have it, laid out to be read; null where the page has no such piece.</summary>
+    public async Task<string?> MarkupAsync(PageSource page, string blockId)
+    {
+        var plan = PagePlanner.Plan(page, book.Facts(page));
+        var assets = workspace.Assets.FindMany([.. plan.Figures.Values.Select(f => f.Picture.Id).Distinct()]).ToDictionary(a => a.Id);
+        var model = new PageModel(plan, book.Frame(), new PlannedAddresses("media/", assets, maker), PageModel.RootOf(page.Path), IsProof: false);
+        var all = (await renderer.BlocksAsync(model)).Concat(await renderer.FiguresWithinAsync(model));
+        return all.FirstOrDefault(b => b.BlockId == blockId) is { Html.Length: > 0 } piece ? Readable.Html(piece.Html) : null;
+    }
 
     /// <summary>What a device of this viewport and pixel ratio takes of the page as it is written now, in the page's order.</summary>
     public IReadOnlyList<FileTaken> On(PageSource page, double viewportCssPx, double pixelRatio)

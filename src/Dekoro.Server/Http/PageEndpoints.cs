@@ -24,7 +24,12 @@ public sealed record PageOrder(IReadOnlyList<string> Ids);
 
 /// <summary>A page as it is being written.</summary>
 /// <param name="Document">In the editor's JSON.</param>
-public sealed record Draft(string Id, string Kind, string Title, string Path, string Summary, string State, long Version, DateTimeOffset ChangedAt, JsonNode Document);
+/// <param name="OldPaths">Addresses it had on the public site before, which lead on to it.</param>
+public sealed record Draft(
+    string Id, string Kind, string Title, string Path, string Summary, string State, long Version, DateTimeOffset ChangedAt, JsonNode Document, IReadOnlyList<string> OldPaths);
+
+/// <param name="Html">As the public page will have it, laid out to be read.</param>
+public sealed record Markup(string Html);
 
 /// <param name="Path">Null leaves the address as it is.</param>
 public sealed record DraftChange(string Title, string? Path, string? Summary, JsonElement Document);
@@ -42,6 +47,8 @@ internal static class PageEndpoints
         api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
         api.MapPut("/pages/{id}/draft", PutDraft).WithSummary("Keeps a draft; a stale If-Match gets 409 with what is there now.");
         api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it.");
+        api.MapPost("/pages/{id}/markup/{block}", MarkupOf).WithSummary("The markup of one piece of a draft, as the public page will have it.");
+        api.MapDelete("/pages/{id}/old-addresses", ForgetOldPath).WithSummary("An address that the page had before leads on to it no longer.");
         api.MapGet("/pages/{id}/forecast", ForecastOf).WithSummary("Which file of each picture a browser takes on a device, and how wide it stands there.");
     }
 
@@ -53,12 +60,12 @@ internal static class PageEndpoints
             PagePlanner.Plan(book.SourceOf(p), p.IsOn ? facts : book.Facts(book.SourceOf(p))).Notices.Length))];
     }
 
-    private static Results<Created<Draft>, ProblemHttpResult> Add(NewPage page, PageMaking making, PlanBook book)
+    private static Results<Created<Draft>, ProblemHttpResult> Add(NewPage page, PageMaking making, Workspace workspace, PlanBook book)
     {
         if (page.Kind is not ("page" or "post")) return Problems.Of(400, "Say whether it is a page or a post.", "kind");
         if (PageMaking.TitleError(page.Title) is { } error) return Problems.Of(400, error, "title");
         var made = making.Add(page.Kind, page.Title, Document.Empty);
-        return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftOf(made, book));
+        return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftOf(made, workspace, book));
     }
 
     private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, Workspace workspace, Events events, BackgroundWork background)
@@ -82,7 +89,7 @@ internal static class PageEndpoints
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
         response.Headers.ETag = Problems.ETagOf(page.Version);
-        return TypedResults.Ok(DraftOf(page, book));
+        return TypedResults.Ok(DraftOf(page, workspace, book));
     }
 
     private static Results<Ok<DraftKept>, ProblemHttpResult> PutDraft(
@@ -102,7 +109,7 @@ internal static class PageEndpoints
         var now = workspace.Pages.Find(id)!;
         if (kept is null)
             return Problems.Of(409, "This page was changed in another window since you opened it: yours is still here, and nothing was overwritten. Choose which to go on with.",
-                null, ("now", DraftOf(now, book)), ("yours", change));
+                null, ("now", DraftOf(now, workspace, book)), ("yours", change));
         response.Headers.ETag = Problems.ETagOf(now.Version);
         events.Send("page", new { id, version = now.Version });
         background.Prepare();
@@ -126,8 +133,21 @@ internal static class PageEndpoints
         return TypedResults.Ok(looking.On(book.SourceOf(page), viewportPx, pixelRatio));
     }
 
-    private static Draft DraftOf(PageRow page, PlanBook book) => new(page.Id, page.Kind, page.Title, page.Path, page.Summary, book.StateOf(page), page.Version,
-        page.ChangedAt, DocumentWriter.Write(book.DocumentOf(page)));
+    private static async Task<Results<Ok<Markup>, ProblemHttpResult>> MarkupOf(string id, string block, DraftChange change, Workspace workspace, Looking looking)
+    {
+        if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
+        var reading = DocumentReader.Read(change.Document);
+        if (reading.Document is null) return Problems.NotADocument(reading.Errors);
+        return await looking.MarkupAsync(new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document), block) is { } html
+            ? TypedResults.Ok(new Markup(html))
+            : Problems.Of(404, "This piece is not on the page as it is written now: choose it again.", "block");
+    }
+
+    private static Results<NoContent, ProblemHttpResult> ForgetOldPath(string id, string path, Workspace workspace) =>
+        workspace.Pages.ForgetAddress(path, id) ? TypedResults.NoContent() : Problems.Of(404, "No page had this address before.", "path");
+
+    private static Draft DraftOf(PageRow page, Workspace workspace, PlanBook book) => new(page.Id, page.Kind, page.Title, page.Path, page.Summary, book.StateOf(page), page.Version,
+        page.ChangedAt, DocumentWriter.Write(book.DocumentOf(page)), [.. workspace.Pages.OldAddresses().Where(a => a.PageId == page.Id).Select(a => a.Path)]);
 
     private static string? PathError(string path, PageRow page, Workspace workspace) =>
         page.Path.Length == 0 ? "The front page's address is the site's own and stays as it is."

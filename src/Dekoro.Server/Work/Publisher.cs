@@ -129,6 +129,12 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             var html = await renderer.PageAsync(new PageModel(plan, frame, addresses, PageModel.RootOf(plan.Page.Path), IsProof: false), version);
             files[plan.Page.Path.Length == 0 ? "index.html" : plan.Page.Path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
         }
+        foreach (var (path, pageId) in workspace.Pages.OldAddresses())
+        {
+            // An address that another page has taken since is that page's.
+            if (plans.Find(p => p.Page.Id == pageId) is not { } plan || files.ContainsKey(path + "/index.html")) continue;
+            files[path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(await renderer.MovedAsync(frame, plan.Page, PageModel.RootOf(path))));
+        }
         return (files, made, Contents(beside));
 
         IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>

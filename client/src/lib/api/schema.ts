@@ -1614,6 +1614,87 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pages/{id}/markup/{block}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The markup of one piece of a draft, as the public page will have it. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    block: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DraftChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Markup"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pages/{id}/old-addresses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** An address that the page had before leads on to it no longer. */
+        delete: {
+            parameters: {
+                query: {
+                    path: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pages/{id}/forecast": {
         parameters: {
             query?: never;
@@ -2457,6 +2538,7 @@ export interface components {
             /** Format: date-time */
             changedAt: string;
             document: components["schemas"]["JsonNode"];
+            oldPaths: string[];
         };
         DraftChange: {
             title: string;
@@ -2735,6 +2817,9 @@ export interface components {
         };
         /** @enum {unknown} */
         Mark: "noAlt" | "fileNameAsTitle" | "soft";
+        Markup: {
+            html: string;
+        };
         Merge: {
             into: string;
         };

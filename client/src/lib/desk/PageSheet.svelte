@@ -30,8 +30,7 @@
     pathProblem = '';
     if (path === desk.path) return void (typedPath = null);
     try {
-      await desk.keeping.rename(path);
-      desk.setPage({ path });
+      await desk.rename(path);
       typedPath = null;
     } catch (error) {
       pathProblem = sentenceOf(error);
@@ -147,6 +146,11 @@
     />
   {/if}
   <p id="path-problem" class="dk-problem" role="alert">{pathProblem}</p>
+  {#each desk.oldPaths as old (old)}
+    <p class="text-quiet">
+      /{old} leads on to this page. <button class="dk-link" onclick={() => void desk.forget(old)}>let it go</button>
+    </p>
+  {/each}
   <label class="dk-label mt-2" for="page-summary">Summary</label>
   <textarea
     id="page-summary"

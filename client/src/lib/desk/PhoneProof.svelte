@@ -4,6 +4,7 @@
   import Fit from '$lib/ui/Fit.svelte';
   import { weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
+  import { bringTo, standOf } from './inStep';
 
   let { desk }: { desk: Desk } = $props();
   const drawnPx = 236;
@@ -61,14 +62,8 @@
       if (box) view.scrollTo(0, view.scrollY + box.top - Math.max(16, (view.innerHeight - box.height) / 2));
       return;
     }
-    const top = desk.pieces
-      .map((piece) => ({ id: piece.id, box: desk.elementOf(piece.id)?.getBoundingClientRect() }))
-      .find((piece) => piece.box && piece.box.bottom > 0);
-    const box = top && of(proof, top.id)?.getBoundingClientRect();
-    if (!top?.box || !box || main.defaultView!.scrollY < 4)
-      return view.scrollTo(0, main.defaultView!.scrollY < 4 ? 0 : view.scrollY);
-    const part = Math.max(0, -top.box.top / top.box.height);
-    view.scrollTo(0, view.scrollY + box.top + part * box.height - Math.max(0, top.box.top));
+    const stand = standOf(main);
+    if (stand) bringTo(proof, stand);
   });
 </script>
 

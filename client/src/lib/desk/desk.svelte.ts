@@ -42,6 +42,8 @@ export class Desk {
   title = $state('');
   path = $state('');
   summary = $state('');
+  /** Addresses that the page had before, which lead on to it. */
+  oldPaths = $state.raw<string[]>([]);
   pieces = $state.raw<Piece[]>([]);
   /** Pictures that stand in cells, and pictures and columns that stand in bands. */
   inner = $state.raw<Piece[]>([]);
@@ -105,7 +107,26 @@ export class Desk {
 
   async load() {
     this.draft = await answer(api.GET('/api/pages/{id}/draft', { params: { path: { id: this.id } } }));
+    this.oldPaths = this.draft.oldPaths;
     this.keeping.begin(this.draft);
+  }
+
+  async rename(path: string) {
+    await this.keeping.rename(path);
+    this.setPage({ path });
+    await this.readOldPaths();
+  }
+
+  /** Visitors who come by an old address meet nothing from then on. */
+  async forget(path: string) {
+    await answer(
+      api.DELETE('/api/pages/{id}/old-addresses', { params: { path: { id: this.id }, query: { path } } }),
+    ).catch(() => undefined);
+    await this.readOldPaths();
+  }
+
+  private async readOldPaths() {
+    this.oldPaths = (await answer(api.GET('/api/pages/{id}/draft', { params: { path: { id: this.id } } }))).oldPaths;
   }
 
   /** Mounts the editor into the page in the frame: its column becomes the text that is worked on. */
@@ -375,6 +396,12 @@ export class Desk {
     else this.moveTo(id, { after: ids[by < 0 ? i - 2 : i + 1] ?? null, inside });
   }
 
+  /** All widths side by side, of the page as it stands now. */
+  async toProofs() {
+    await this.keeping.now();
+    await goto(`/pages/${this.id}/proofs`);
+  }
+
   /** To the picture room and, from there, back to this page. */
   toRoom(asset: string) {
     void goto(`/library/room/${asset}?from=${encodeURIComponent(this.id)}`);
@@ -551,7 +578,7 @@ export class Desk {
   }
 
   /** The draft as it stands; once the desk is left, as it stood last, so that what is still on its way is whole. */
-  private body(): Schemas['DraftChange'] {
+  body(): Schemas['DraftChange'] {
     if (!this.editor && this.lastBody) return this.lastBody;
     const [title, ...content] = this.editor?.getJSON().content ?? [];
     return {

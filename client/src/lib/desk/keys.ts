@@ -27,7 +27,7 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
     else if (desk.gap) desk.gap = null;
     else if (desk.drawerOpen) desk.drawerOpen = false;
     else if (desk.chosenPiece?.within) desk.choose(desk.chosenPiece.within);
-    else if (desk.chosen) desk.choose(null);
+    else if (desk.chosen || desk.editor?.isFocused) desk.choose(null);
     else return false;
     return true;
   }
@@ -63,6 +63,9 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
       desk.toRoom(asset);
       return true;
     }
+    case 'P':
+      void desk.toProofs();
+      return true;
     case 'p':
       desk.proofOn = !desk.proofOn;
       return true;

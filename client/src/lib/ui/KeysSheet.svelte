@@ -27,6 +27,7 @@
         ['C', 'caption'],
         ['F', 'picture room'],
         ['P', 'phone proof shown or not'],
+        ['⇧ P', 'proofs at all widths'],
         ['Ctrl ↵', 'add here'],
         ['Alt ↑ ↓', 'move the piece'],
         ['Ctrl Z, Ctrl ⇧ Z', 'undo, redo'],

@@ -12,6 +12,7 @@
   import FigureSheet from '$lib/desk/FigureSheet.svelte';
   import Frame from '$lib/desk/Frame.svelte';
   import { deskKey } from '$lib/desk/keys';
+  import Markup from '$lib/desk/Markup.svelte';
   import PageLine from '$lib/desk/PageLine.svelte';
   import PageSheet from '$lib/desk/PageSheet.svelte';
   import PhoneProof from '$lib/desk/PhoneProof.svelte';
@@ -102,6 +103,7 @@
           {:else}
             <PageSheet {desk} />
           {/if}
+          {#if desk.chosen}<Markup {desk} id={desk.chosen} />{/if}
         </aside>
         <Frame {desk} onkey={keys} />
       </div>
