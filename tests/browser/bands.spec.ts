@@ -34,19 +34,23 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
         const lines = [...range.getClientRects()].map((line) => ({ left: line.left - origin.left, top: line.top - origin.top, width: line.width, height: line.height }));
         return { needed: Number.parseFloat(getComputedStyle(piece).fontSize) >= 24 ? 3 : 4.5, lines };
       });
-      return { id: (element as HTMLElement).dataset.block!, colour, pieces };
+      return { id: (element as HTMLElement).dataset.block!, box: { top: Math.round(origin.top + scrollY), width: Math.round(origin.width), height: Math.round(origin.height) }, colour, pieces };
     });
   });
   await page.locator('.band').evaluateAll((elements) => elements.forEach((element) => ((element.querySelector('.band-words') as HTMLElement).style.opacity = '0')));
   const found: Record<string, Contrast> = {};
+  const whole = (await page.screenshot({ fullPage: true })).toString('base64');
+  await blank.evaluate(async (png) => {
+    const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${png}`)).blob());
+    const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d', { willReadFrequently: true })!;
+    context.drawImage(bitmap, 0, 0);
+    Object.assign(window, { shot: context });
+  }, whole);
   for (const one of bands) {
-    const png = (await page.locator(`[data-block="${one.id}"]`).screenshot()).toString('base64');
     found[one.id] = await blank.evaluate(
-      async ({ png, colour, pieces }) => {
-        const bitmap = await createImageBitmap(await (await fetch(`data:image/png;base64,${png}`)).blob());
-        const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d')!;
-        context.drawImage(bitmap, 0, 0);
-        const { data, width, height } = context.getImageData(0, 0, bitmap.width, bitmap.height);
+      ({ box, colour, pieces }) => {
+        const { shot } = window as unknown as { shot: OffscreenCanvasRenderingContext2D };
+        const { data, width, height } = shot.getImageData(0, box.top, box.width, box.height);
         const linear = (channel: number) => (channel <= 10.31475 ? channel / 3294.6 : ((channel / 255 + 0.055) / 1.055) ** 2.4);
         const luminance = ([r, g, b]: number[]) => 0.2126 * linear(r!) + 0.7152 * linear(g!) + 0.0722 * linear(b!);
         const ink = luminance(colour);
@@ -73,7 +77,7 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
         }
         return worst;
       },
-      { png, colour: one.colour, pieces: one.pieces },
+      { box: one.box, colour: one.colour, pieces: one.pieces },
     );
   }
   return found;
@@ -81,7 +85,7 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
 
 test('The contrast of words over bands is what a browser draws, and the least tint makes every one readable', async ({ page, context, own }) => {
   test.setTimeout(240_000);
-  const files = ['museum-at-closing-time.jpg', 'two-lanterns.jpg', 'skerry-light.jpg', 'dune-grass-and-sky.jpg', 'patchwork-sail.png', 'sea-scallops.svg', 'windle-sands-june-morning.jpg'];
+  const files = ['museum-door.jpg', 'two-lanterns.jpg', 'silk-reds-and-golds.webp', 'workshop-window.jpg', 'patchwork-sail.png', 'sea-scallops.svg', 'box-kite-winter.webp'];
   const pictures = (await takeIn(own.url, files)).map((file) => file.id);
   const random = mulberry(20261125);
   const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
@@ -138,7 +142,7 @@ test('The contrast of words over bands is what a browser draws, and the least ti
   }
 });
 
-test('Words take as many lines as computed: bands of 500 texts are as high as forecast', async ({ page, own }) => {
+test('Words take as many lines as computed: 500 bands of words are as high as forecast', async ({ page, own }) => {
   const random = mulberry(20261126);
   const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
   const marked = (words: string) => {
@@ -150,7 +154,7 @@ test('Words take as many lines as computed: bands of 500 texts are as high as fo
       ...(i === 1 ? { marks: [{ type: int(0, 1) ? 'bold' : 'italic' }] } : {}),
     }));
   };
-  const bands = Array.from({ length: 500 }, (_, i) => {
+  const bands = Array.from({ length: 250 }, (_, i) => {
     const said = words(random, int(1, 90));
     const piece = i % 5 === 0 ? heading(words(random, int(1, 14))) : i % 5 === 1 ? { type: 'paragraph', content: marked(said) } : i % 5 === 2 ? { type: 'blockquote', content: [text(said)] } : text(said);
     return band(`t${i}`, { across: 'left' }, piece);
@@ -159,7 +163,7 @@ test('Words take as many lines as computed: bands of 500 texts are as high as fo
   const told = await looks(own.url, id, bands);
   let count = 0;
   const off: string[] = [];
-  for (const c of classes) {
+  for (const c of ['phone', 'desktop'] as const) {
     await page.setViewportSize({ width: widths[c], height: 900 });
     await page.goto(`${own.url}/proof/${id}`);
     await page.evaluate(() => document.fonts.ready);
@@ -172,9 +176,9 @@ test('Words take as many lines as computed: bands of 500 texts are as high as fo
       expect(Math.abs(px), one.text ?? '').toBeLessThan(43);
     }
   }
-  console.log(`Lines: ${count} texts at three widths, ${off.length} with a line more or less than computed`);
-  expect(count).toBe(1500);
-  expect(off.length, off.slice(0, 20).join('\n')).toBeLessThanOrEqual(75);
+  console.log(`Lines: ${count} texts, ${off.length} with a line more or less than computed`);
+  expect(count).toBe(500);
+  expect(off.length, off.slice(0, 20).join('\n')).toBeLessThanOrEqual(25);
 });
 
 const draftOf = async (url: string, id: string) => ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { document: { content: Node[] } }).document.content;

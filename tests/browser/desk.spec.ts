@@ -163,7 +163,10 @@ test('A grip keeps proportions, Alt makes them a cut, Escape leaves all as it wa
   const id = await makePage(own.url, 'Grips', [{ type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'half' } }, text('After.')]);
   const frame = await openDesk(page, own.url, id);
   const figure = frame.locator('figure');
+  // A grip is taken where it stays: once the picture is there and its tag says what it is.
+  await figure.locator('img').evaluate((image: HTMLImageElement) => image.decode());
   await figure.click();
+  await expect(page.getByTestId('tag')).toContainText('half');
   const scale = 686 / 1280;
   const drag = async (corner: string, dx: number, dy: number, release = true) => {
     const box = (await page.getByTestId('trim-marks').locator(`[data-corner=${corner}]`).boundingBox())!;

@@ -14,7 +14,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+      args: ['--no-sandbox', '--disable-gpu', '--disable-gpu-rasterization', '--disable-software-rasterizer', '--disable-background-networking'],
     },
   },
 });

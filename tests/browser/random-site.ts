@@ -58,7 +58,7 @@ export function randomSite(seed: number) {
     if (kind < 0.98) return { type: 'blockquote', content: [paragraph()] };
     return { type: 'horizontalRule' };
   };
-  const pages = Array.from({ length: 3 }, (_, p) => ({
+  const pages = Array.from({ length: 2 }, (_, p) => ({
     id: `p${p}`,
     kind: 'page',
     title: words(random, int(1, 5)),

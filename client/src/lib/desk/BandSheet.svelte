@@ -21,7 +21,7 @@
   const percent = (strength: number) => Math.round((100 * strength) / offer.tintSteps);
   const inWords = $derived(desk.marks.kind !== 'band');
   const read = $derived(classes.filter((c) => look?.[c].contrast));
-  const hard = $derived(read.filter((c) => look![c].contrast!.ratio < look![c].contrast!.needed));
+  const hard = $derived(read.filter((c) => !look![c].contrast!.isEnough));
   const least = $derived(classes.map((c, i) => look?.[c].leastTint ?? band.tintStrength[i]!) as Each);
   const canMend = $derived(hard.some((c) => look![c].leastTint !== null));
   const other = $derived(band.words === 'dark' ? 'light' : 'dark');
@@ -56,13 +56,13 @@
     <table class="dk-tabular w-full">
       <tbody>
         {#each read as c (c)}
-          {@const { ratio, needed } = look[c].contrast!}
+          {@const { ratio, needed, isEnough } = look[c].contrast!}
           <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
             <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
             <td class="text-right">{ratio.toFixed(1)} : 1</td>
             <td class="pl-3"
-              ><span class="dk-fit" data-fit={ratio >= needed ? 'sharp' : 'coarse'}
-                >{ratio >= needed ? 'readable' : `hard, needs ${needed}`}</span
+              ><span class="dk-fit" data-fit={isEnough ? 'sharp' : 'coarse'}
+                >{isEnough ? 'readable' : `hard, needs ${needed}`}</span
               ></td
             >
           </tr>
