@@ -52,6 +52,8 @@ const measured = (page: Page) =>
 
 async function compare(page: Page, url: string, item: PageItem, site: string, slack: number, every = 1) {
   await page.goto(addressOf(url, item), { waitUntil: 'domcontentloaded' });
+  // Pictures may still be on their way; the style sheet may not, for it is what is measured.
+  await page.waitForFunction(() => getComputedStyle(document.querySelector('.page')!).containerType === 'inline-size');
   let [count, worst] = [0, { site, page: item.path, picture: 'none', width: 0, px: 0 } as Found];
   const widths = await widthsFor(page);
   for (const width of widths.filter((_, i) => i % every === 0)) {
