@@ -12,7 +12,11 @@ test('Proofs stand side by side at all widths, scroll in step, and say how pictu
   await page.keyboard.press('Shift+P');
   await page.waitForURL(/proofs$/);
   const proofs = ['phone', 'tablet', 'desktop'].map((c) => page.frameLocator(`iframe[title="The page on ${c}"]`));
-  for (const [i, width] of [390, 820, 1280].entries()) expect(await proofs[i]!.locator('html').evaluate((html) => html.ownerDocument.defaultView!.innerWidth)).toBe(width);
+  for (const [i, width] of [390, 820, 1280].entries()) {
+    await expect(proofs[i]!.locator('figure img')).toBeVisible();
+    // A frame that is still loading changes its document once.
+    await expect.poll(() => proofs[i]!.locator('html').evaluate((html) => html.ownerDocument.defaultView?.innerWidth ?? 0)).toBe(width);
+  }
   await expect(page.getByText('first screen')).toHaveCount(3);
 
   await proofs[2]!.locator('figure').evaluate((figure) => window.scrollTo(0, figure.getBoundingClientRect().top));
