@@ -139,7 +139,7 @@ test.describe('the demo site', () => {
     report('Demo, scrollbars hidden', all);
   });
 
-  test('with text at 200 % and with fallback fonts too', async ({ browser, demoUrl }) => {
+  test('with text at 200 % and with fallback fonts too @long', async ({ browser, demoUrl }) => {
     const all = [];
     const large = await browser.newPage();
     await large.addInitScript(() => addEventListener('DOMContentLoaded', () => (document.documentElement.style.fontSize = '200%')));

@@ -83,7 +83,7 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
   return found;
 }
 
-test('The contrast of words over bands is what a browser draws, and the least tint makes every one readable', async ({ page, context, own }) => {
+test('The contrast of words over bands is what a browser draws, and the least tint makes every one readable @long', async ({ page, context, own }) => {
   test.setTimeout(240_000);
   const files = ['museum-door.jpg', 'two-lanterns.jpg', 'silk-reds-and-golds.webp', 'workshop-window.jpg', 'patchwork-sail.png', 'sea-scallops.svg', 'box-kite-winter.webp'];
   const pictures = (await takeIn(own.url, files)).map((file) => file.id);

@@ -124,7 +124,7 @@ test('Files dropped on a cell go into it and the empty ones after it; a picture 
   await expect.poll(async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as Draft).document.content.find((piece) => piece.type === 'figure')?.attrs.size).toBe('column');
 });
 
-test('More pictures than columns can hold: what found no cell is said and is in the library', async ({ page, own }) => {
+test('More pictures than columns can hold: what found no cell is said and is in the library @long', async ({ page, own }) => {
   const cell = (id: string) => ({ type: 'cell', attrs: { id }, content: [] });
   const id = await makePage(own.url, 'Home', [{ type: 'columns', attrs: { id: 'full', inRow: 6, extent: 'wide' }, content: Array.from({ length: 23 }, (_, i) => cell(`c${i}`)) }, text('Below.')]);
   await takeIn(own.url, four);

@@ -144,7 +144,7 @@ test('Ten files come from the archive with their credits, by keys alone', async 
 });
 
 for (const theme of ['paper', 'lamp']) {
-  test(`The ways in, a proposal and an archive pass axe, ${theme} theme`, async ({ page, own }) => {
+  test(`The ways in, a proposal and an archive pass axe, ${theme} theme${theme === 'lamp' ? ' @long' : ''}`, async ({ page, own }) => {
     await page.addInitScript((now) => localStorage.setItem('theme', now), theme);
     await page.goto(`${own.url}/library/in`);
     await expect(page.getByRole('button', { name: /^Year 4/ })).toBeVisible();

@@ -4,6 +4,8 @@ export default defineConfig({
   testDir: '.',
   outputDir: 'out/results',
   fullyParallel: false,
+  // What takes long and seldom changes is drawn by ./test --all alone.
+  grepInvert: process.env.DEKORO_ALL ? undefined : /@long/,
   // One file of tests after another on each of two processors; every test that changes anything has a server of its own.
   workers: 2,
   timeout: 120_000,
@@ -14,7 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-gpu-rasterization', '--disable-software-rasterizer', '--disable-background-networking'],
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
     },
   },
 });

@@ -6,7 +6,7 @@ import { demoFile, dropFiles, expect, makePage, openDesk, passesAxe, takeIn, tes
 import { root, serve } from './server';
 
 for (const theme of ['paper', 'lamp']) {
-  test(`The tool passes axe and says nothing on the console, ${theme} theme`, async ({ page, demoUrl }) => {
+  test(`The tool passes axe and says nothing on the console, ${theme} theme${theme === 'lamp' ? ' @long' : ''}`, async ({ page, demoUrl }) => {
     const said: string[] = [];
     page.on('console', (message) => ['error', 'warning'].includes(message.type()) && said.push(message.text()));
     page.on('pageerror', (error) => said.push(error.message));
