@@ -1,6 +1,7 @@
 // Measures the faces that sites ship, in the browser that draws them: advance widths, kerning of pairs and line metrics,
 // in thousandths of an em. Run it when a face is added or renewed:  node tools/measure-faces.mjs
 import { createRequire } from 'node:module';
+import { chromiumHere } from '../tests/browser/browser.mjs';
 import { readFileSync, writeFileSync } from 'node:fs';
 
 const { chromium } = createRequire(new URL('../tests/browser/package.json', import.meta.url))('@playwright/test');
@@ -9,7 +10,7 @@ const styles = { upright: 'newsreader-latin-wght-normal.woff2', italic: 'newsrea
 const weights = [400, 500, 700];
 const pairing = 'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789 .,;:-!?()’‘“”';
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch(chromiumHere);
 const page = await browser.newPage();
 const measured = {};
 for (const [style, file] of Object.entries(styles)) {

@@ -4,11 +4,12 @@
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { chromiumHere } from '../tests/browser/browser.mjs';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const { chromium } = createRequire(join(root, 'tests/browser/package.json'))('@playwright/test');
 const [url = 'http://127.0.0.1:5380', ...named] = process.argv.slice(2);
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch(chromiumHere);
 
 const views = {
   pages: { path: '/' },

@@ -7,6 +7,7 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { chromiumHere } from '../../tests/browser/browser.mjs';
 import { deflateSync } from 'node:zlib';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '../..');
@@ -61,7 +62,7 @@ async function fill(url, from, to) {
   return ids;
 }
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch(chromiumHere);
 
 /** From the click on the address to all pictures in view being painted. */
 async function firstPaint(url, path) {

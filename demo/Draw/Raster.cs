@@ -25,7 +25,7 @@ internal static class Raster
             File.WriteAllText(page, $"<!doctype html><style>*{{margin:0;overflow:hidden}}svg{{display:block}}</style>{root}");
             var shot = Path.Combine(work, "scene.png");
             var scale = (widthPx / box[2]).ToString("0.######", CultureInfo.InvariantCulture);
-            var start = new ProcessStartInfo("chromium") { RedirectStandardError = true, RedirectStandardOutput = true };
+            var start = new ProcessStartInfo("chromium-headless-shell") { RedirectStandardError = true, RedirectStandardOutput = true };
             foreach (var argument in (string[])["--headless", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--hide-scrollbars",
                 $"--force-device-scale-factor={scale}", $"--window-size={box[2]},{box[3]}", $"--screenshot={shot}", "--user-data-dir=" + Path.Combine(work, "profile"), "file://" + page])
                 start.ArgumentList.Add(argument);

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { chromiumHere } from './browser.mjs';
 
 export default defineConfig({
   testDir: '.',
@@ -14,9 +15,6 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'out/report.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-    },
+    launchOptions: chromiumHere,
   },
 });

@@ -48,9 +48,31 @@ export function randomSite(seed: number) {
       content: [...(random() < 0.8 ? [figure(`${id}c${i}f`)] : []), ...Array.from({ length: int(0, 2) }, () => ({ type: 'paragraph', content: [{ type: 'text', text: words(random, int(1, 20)) }] }))],
     })),
   });
+  const each = (most: number) => [int(0, most), int(0, most), int(0, most)];
+  const band = (id: string) => ({
+    type: 'band',
+    attrs: {
+      id,
+      picture: random() < 0.5 ? one(files) : null,
+      repeats: random() < 0.2,
+      colour: one([null, '#143c58', '#fdfcf8']),
+      words: one(['dark', 'light']),
+      tintStrength: each(200),
+      leastHeight: each(500),
+      across: one(['left', 'centre', 'right']),
+      down: one(['top', 'middle', 'bottom']),
+    },
+    content: [
+      { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(random, int(1, 8)) }] },
+      ...(random() < 0.5 ? [figure(`${id}f`)] : []),
+      ...(random() < 0.3 ? [columns(`${id}c`)] : []),
+      paragraph(),
+    ],
+  });
   const piece = (id: string) => {
     const kind = random();
-    if (kind < 0.4) return figure(id);
+    if (kind < 0.34) return figure(id);
+    if (kind < 0.42) return band(id);
     if (kind < 0.5) return columns(id);
     if (kind < 0.8) return paragraph();
     if (kind < 0.88) return { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(random, int(1, 8)) }] };
@@ -58,7 +80,7 @@ export function randomSite(seed: number) {
     if (kind < 0.98) return { type: 'blockquote', content: [paragraph()] };
     return { type: 'horizontalRule' };
   };
-  const pages = Array.from({ length: 2 }, (_, p) => ({
+  const pages = Array.from({ length: 3 }, (_, p) => ({
     id: `p${p}`,
     kind: 'page',
     title: words(random, int(1, 5)),

@@ -45,7 +45,7 @@ public readonly record struct Srgb(byte Red, byte Green, byte Blue)
     public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"#{Red:x2}{Green:x2}{Blue:x2}");
 
     /// <summary>A channel without its transfer curve (IEC 61966-2-1); 0 to 1 both ways.</summary>
-    internal static double Linear(double channel) => channel <= 0.04045 ? channel / 12.92 : Math.Pow((channel + 0.055) / 1.055, 2.4);
+    private static double Linear(double channel) => channel <= 0.04045 ? channel / 12.92 : Math.Pow((channel + 0.055) / 1.055, 2.4);
 
     internal static byte Encoded(double linear)
     {

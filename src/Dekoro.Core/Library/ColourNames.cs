@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Colour;
 
 namespace Dekoro.Core.Library;
 
@@ -54,7 +55,7 @@ public static class ColourNames
     /// <summary>Lightness 0 to 1, chroma, hue in degrees (B. Ottosson, "A perceptual color space for image processing", 2020).</summary>
     private static (double Lightness, double Chroma, double Hue) Oklch(byte red, byte green, byte blue)
     {
-        var (r, g, b) = (Linear(red), Linear(green), Linear(blue));
+        var (r, g, b) = (Srgb.LinearChannel(red), Srgb.LinearChannel(green), Srgb.LinearChannel(blue));
         var l = Math.Cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
         var m = Math.Cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
         var s = Math.Cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
@@ -62,12 +63,5 @@ public static class ColourNames
         var c = 0.0259040371 * l + 0.7827717662 * m - 0.8086757660 * s;
         var hue = Math.Atan2(c, a) * 180 / Math.PI;
         return (0.2104542553 * l + 0.7936177850 * m - 0.0040720468 * s, Math.Sqrt(a * a + c * c), hue < 0 ? hue + 360 : hue);
-    }
-
-    /// <summary>IEC 61966-2-1.</summary>
-    private static double Linear(byte channel)
-    {
-        var v = channel / 255.0;
-        return v <= 0.04045 ? v / 12.92 : Math.Pow((v + 0.055) / 1.055, 2.4);
     }
 }

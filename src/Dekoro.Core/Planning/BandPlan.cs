@@ -10,34 +10,52 @@ namespace Dekoro.Core.Planning;
 /// <summary>A band on one class of screen, at the class's reference width.</summary>
 /// <param name="Position">CSS object-position of the picture behind, steered by its keep area; null where none covers the band.</param>
 /// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not measured.</param>
-/// <param name="LeastTint">Strength of the least tint that makes the words readable; null where none does, or nothing is measured.</param>
-public sealed record BandOnClass(double WidthCssPx, double HeightCssPx, string? Position, Contrast? Contrast, int? LeastTint);
+public sealed record BandOnClass(double HeightCssPx, string? Position, Contrast? Contrast);
+
+/// <summary>What makes a band's words readable on every screen.</summary>
+/// <param name="Words">As they are, or turned where no tint does for them as they are.</param>
+/// <param name="Tint">As it is, or the plain one that goes with the words.</param>
+/// <param name="Strength">The least for each class.</param>
+public sealed record BandMend(WordsTone Words, Srgb Tint, PerClass<int> Strength);
 
 /// <summary>Everything decided about a band.</summary>
 /// <param name="Behind">The picture behind it, as it is placed; null for none.</param>
-/// <param name="WordsColour">Of its words on this site.</param>
-public sealed record BandPlan(BandBlock Block, FigurePlan? Behind, Srgb WordsColour, PerClass<BandOnClass> On)
+/// <param name="Mend">Null where its words are readable as they are, or nothing makes them so.</param>
+public sealed record BandPlan(BandBlock Block, FigurePlan? Behind, PerClass<BandOnClass> On, BandMend? Mend)
 {
     public static BandPlan Of(BandBlock band, FigurePlan? behind, ColourGrid? grid, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout)
     {
-        var words = WordsOf(band.Ground.Words, layout);
-        return new(band, behind, words, new PerClass<int>().Select((c, _) =>
+        var ground = band.Ground;
+        var known = behind is null || grid is not null;
+        var seen = new PerClass<int>().Select((c, _) =>
         {
             var laid = PageFlow.Of(band, pictureOf, layout, c);
             var box = laid[0].Box;
-            var window = behind is null || band.Ground.Repeats ? (Cut?)null : Cut.To(AspectRatio.Of(box.Width, box.Height), behind.Picture.Size, behind.Picture.KeepOrMiddle);
-            var known = behind is null || grid is not null;
+            var window = behind is null || ground.Repeats ? (Cut?)null : Cut.To(AspectRatio.Of(box.Width, box.Height), behind.Picture.Size, behind.Picture.KeepOrMiddle);
             var grounds = known ? GroundsOf(laid, band, behind?.Picture, window, grid, layout) : [];
-            return new BandOnClass(box.Width, box.Height, window?.ObjectPosition(behind!.Picture.Size),
-                Readability.Of(grounds, words, band.Ground.Tint, band.Ground.TintStrength[c]), known ? Readability.LeastTint(grounds, words, band.Ground.Tint) : null);
-        }));
+            return (Grounds: grounds, On: new BandOnClass(box.Height, window?.ObjectPosition(behind!.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
+        });
+        var on = seen.Select((_, s) => s.On);
+        return new(band, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null);
     }
 
     /// <summary>The classes on which its words are hard to read, with how far they fall short.</summary>
     public IEnumerable<(WidthClass Class, Contrast Contrast)> HardToRead =>
         WidthClasses.All.Where(c => On[c].Contrast is { IsEnough: false }).Select(c => (c, On[c].Contrast!.Value));
 
-    public static Srgb WordsOf(WordsTone tone, PageLayout layout) => Srgb.Parse(tone == WordsTone.Light ? layout.Style.Colours.Paper : layout.Style.Colours.Ink);
+    /// <summary>The first that does: a tint of the colour that is set, then a plain one, then the words turned with either.</summary>
+    private static BandMend? MendOf(Ground ground, PerClass<List<WordsGround>> grounds, PageLayout layout)
+    {
+        var tones = new[] { ground.Words, ground.Words == WordsTone.Dark ? WordsTone.Light : WordsTone.Dark };
+        foreach (var (tone, tint) in tones.SelectMany(tone => new[] { ground.Tint, tone == WordsTone.Light ? Srgb.Black : Srgb.White }.Select(tint => (tone, tint))))
+        {
+            var least = grounds.Select((_, g) => Readability.LeastTint(g, WordsOf(tone, layout), tint));
+            if (WidthClasses.All.All(c => least[c] is not null)) return new(tone, tint, least.Select((_, strength) => strength!.Value));
+        }
+        return null;
+    }
+
+    private static Srgb WordsOf(WordsTone tone, PageLayout layout) => Srgb.Parse(tone == WordsTone.Light ? layout.Style.Colours.Paper : layout.Style.Colours.Ink);
 
     /// <summary>What lies under each piece of words, in squares of <see cref="Readability.SamplePx"/>.</summary>
     private static List<WordsGround> GroundsOf(ImmutableArray<Laid> laid, BandBlock band, PictureFacts? picture, Cut? window, ColourGrid? grid, PageLayout layout)

@@ -114,7 +114,13 @@ public static class PagePlanner
         if (hard.Count == 0) return null;
         var (_, worst) = hard.MinBy(h => h.Contrast.Ratio / h.Contrast.Needed);
         var on = string.Join(" and ", hard.Select(h => h.Class.ToString().ToLowerInvariant()));
-        var mend = hard.All(h => band.On[h.Class].LeastTint is not null) ? "set the least tint" : "no tint of this colour does it, so turn the words or the tint lighter or darker";
+        var mend = band.Mend switch
+        {
+            { } m when m.Words != band.Block.Ground.Words => $"{m.Words.ToString().ToLowerInvariant()} words would be readable there",
+            { } m when m.Tint != band.Block.Ground.Tint => "a tint of another colour does it",
+            { } => "set the least tint",
+            null => "choose another picture or colour behind them",
+        };
         return new(band.Block.Id, string.Create(CultureInfo.InvariantCulture, $"The words of this band are hard to read on {on}: {worst.Ratio:0.0} : 1, where they need {worst.Needed:0.#} : 1; {mend}."));
     }
 

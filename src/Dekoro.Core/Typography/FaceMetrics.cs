@@ -58,12 +58,11 @@ public sealed record FaceFamily(FrozenDictionary<int, FaceMetrics> Upright, Froz
         new Dictionary<int, FaceMetrics> { [400] = FaceMetrics.Plain }.ToFrozenDictionary(), new Dictionary<int, FaceMetrics> { [400] = FaceMetrics.Plain }.ToFrozenDictionary());
 
     /// <summary>Mean advance of running text, in em.</summary>
-    public double MeanAdvanceEm => Of(400, false).WidthEm(Usual) / Usual.Length;
+    public double MeanAdvanceEm { get; } = CutOf(Upright, 400).WidthEm(Usual) / Usual.Length;
 
     /// <summary>The cut of the nearest weight.</summary>
-    public FaceMetrics Of(int weight, bool italic)
-    {
-        var cuts = italic ? Italic : Upright;
-        return cuts.TryGetValue(weight, out var exact) ? exact : cuts.MinBy(c => Math.Abs(c.Key - weight)).Value;
-    }
+    public FaceMetrics Of(int weight, bool italic) => CutOf(italic ? Italic : Upright, weight);
+
+    private static FaceMetrics CutOf(FrozenDictionary<int, FaceMetrics> cuts, int weight) =>
+        cuts.TryGetValue(weight, out var exact) ? exact : cuts.MinBy(c => Math.Abs(c.Key - weight)).Value;
 }

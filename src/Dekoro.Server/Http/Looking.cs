@@ -36,14 +36,20 @@ public sealed record BlockLook(string Id, string Html);
 
 /// <param name="HeightCssPx">At the class's reference width.</param>
 /// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not measured.</param>
-/// <param name="LeastTint">Strength that makes them readable; null where none does.</param>
-public sealed record BandLook(double HeightCssPx, Contrast? Contrast, int? LeastTint);
+public sealed record BandClassLook(double HeightCssPx, Contrast? Contrast);
+
+/// <param name="Mend">What makes its words readable everywhere; null where they are, or nothing does.</param>
+public sealed record BandLook(PerClass<BandClassLook> On, BandMendLook? Mend);
+
+/// <param name="Tint">#rrggbb.</param>
+/// <param name="Strength">For each class of screen.</param>
+public sealed record BandMendLook(WordsTone Words, string Tint, PerClass<int> Strength);
 
 /// <summary>Everything the desk shows of a draft that is not typed by hand.</summary>
 /// <param name="Within">The pictures that stand in cells and bands, each by itself.</param>
 /// <param name="Bands">By block; the picture behind one is among the figures, by the band's own id.</param>
 public sealed record Look(
-    IReadOnlyList<BlockLook> Blocks, IReadOnlyList<BlockLook> Within, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, PerClass<BandLook>> Bands,
+    IReadOnlyList<BlockLook> Blocks, IReadOnlyList<BlockLook> Within, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, BandLook> Bands,
     IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
 
 /// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
@@ -56,7 +62,7 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var model = new PageModel(plan, book.Frame(), Addresses, "", IsProof: true);
         return new(LooksOf(await renderer.BlocksAsync(model)), LooksOf(await renderer.FiguresWithinAsync(model)), plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)),
-            plan.Bands.ToDictionary(b => b.Key, b => b.Value.On.Select((_, on) => new BandLook(on.HeightCssPx, on.Contrast, on.LeastTint))), plan.Notices, plan.Weights);
+            plan.Bands.ToDictionary(b => b.Key, b => BandOf(b.Value)), plan.Notices, plan.Weights);
     }
 
     private static BlockLook[] LooksOf(IEnumerable<(string Id, string Html)> drawn) => [.. drawn.Select(b => new BlockLook(b.Id, b.Html))];
@@ -108,6 +114,10 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
 
     internal static FitLook FitOf(Fit fit, long? bytes = null) =>
         new(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx, bytes ?? (long)fit.ExpectedBytes, fit.SharpUpToCssPx);
+
+    private static BandLook BandOf(BandPlan band) => new(
+        band.On.Select((_, on) => new BandClassLook(on.HeightCssPx, on.Contrast)),
+        band.Mend is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
 
     private static FigureLook FigureOf(FigurePlan f, PageLayout layout) => new(
         f.Picture.Id, ProofAddresses.NameOf(f.Picture), f.Picture.Words.Title, f.Picture.Size.Width, f.Picture.Size.Height, f.Cut, f.Loss.InWords(),

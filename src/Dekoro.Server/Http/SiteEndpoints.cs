@@ -29,8 +29,7 @@ public sealed record ColourOffer(string Name, string Colour);
 
 /// <summary>What a band may be.</summary>
 /// <param name="TintSteps">A tint's strength counts from 0 to this.</param>
-/// <param name="MostTint">The strongest that is looked for when words are to be readable.</param>
-public sealed record BandOffer(IReadOnlyList<ColourOffer> Colours, int MostHeightPx, int TintSteps, int MostTint);
+public sealed record BandOffer(IReadOnlyList<ColourOffer> Colours, int MostHeightPx, int TintSteps);
 
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
@@ -60,7 +59,7 @@ internal static class SiteEndpoints
             [.. Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - ColumnsBlock.LeastInRow + 1).Select(n => new RowOffer(n, PageLayout.InRow(n),
                 [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
             ColumnsBlock.MostCells, style.CellShape,
-            new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps, Readability.MostStrength), live.IsThere);
+            new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), live.IsThere);
     }
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)

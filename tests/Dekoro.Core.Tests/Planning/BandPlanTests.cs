@@ -57,13 +57,29 @@ public sealed class BandPlanTests
         var words = Sample.Text("p1", "Words over a white picture");
         var hard = Plan(Band(Behind() with { Words = WordsTone.Light }, default, words), Srgb.White);
         Assert.Contains("hard to read on phone and tablet and desktop: 1.0 : 1, where they need 4.5 : 1; set the least tint.", Assert.Single(hard.Notices, n => n.BlockId == "band").Sentence, StringComparison.Ordinal);
-        var least = hard.Bands["band"].On.Select((_, on) => on.LeastTint!.Value);
-        var mended = Plan(Band(Behind() with { Words = WordsTone.Light, TintStrength = least }, default, words), Srgb.White);
+        var mend = hard.Bands["band"].Mend!;
+        Assert.Equal((WordsTone.Light, Srgb.Black), (mend.Words, mend.Tint));
+        var mended = Plan(Band(Behind() with { Words = WordsTone.Light, TintStrength = mend.Strength }, default, words), Srgb.White);
         Assert.All(WidthClasses.All, c => Assert.True(mended.Bands["band"].On[c].Contrast!.Value.IsEnough));
         Assert.DoesNotContain(mended.Notices, n => n.BlockId == "band");
-        var never = Plan(Band(Behind() with { Words = WordsTone.Light, Tint = Srgb.White }, default, words), Srgb.White);
-        Assert.Contains("no tint of this colour", Assert.Single(never.Notices, n => n.BlockId == "band").Sentence, StringComparison.Ordinal);
+        Assert.Null(mended.Bands["band"].Mend);
     }
+
+    [Fact]
+    public void Where_no_tint_of_its_colour_does_another_tint_or_the_words_turned_are_told_and_hold() => Gen.Select(
+        Gen.Enum<WordsTone>(), Gen.Select(Gen.Byte, Gen.Byte, Gen.Byte), Gen.Select(Gen.Byte, Gen.Byte, Gen.Byte)).Sample((tone, t, p) =>
+    {
+        var (tint, picture) = (new Srgb(t.Item1, t.Item2, t.Item3), new Srgb(p.Item1, p.Item2, p.Item3));
+        var ground = Behind() with { Words = tone, Tint = tint };
+        var plan = Plan(Band(ground, default, Sample.Text("p1", "Words")), picture);
+        var (band, notice) = (plan.Bands["band"], plan.Notices.SingleOrDefault(n => n.BlockId == "band"));
+        Assert.Equal(band.HardToRead.Any(), notice is not null);
+        if (band.Mend is not { } mend) return;
+        Assert.NotNull(notice);
+        Assert.Contains(mend.Words != tone ? "words would be readable" : mend.Tint != tint ? "another colour" : "least tint", notice.Sentence, StringComparison.Ordinal);
+        var mended = Plan(Band(ground with { Words = mend.Words, Tint = mend.Tint, TintStrength = mend.Strength }, default, Sample.Text("p1", "Words")), picture);
+        Assert.Empty(mended.Bands["band"].HardToRead);
+    });
 
     [Fact]
     public void Without_a_measured_picture_nothing_is_claimed_and_on_a_colour_it_is()
@@ -71,7 +87,6 @@ public sealed class BandPlanTests
         Assert.Null(Plan(Band(Behind(), default, Sample.Text("p1", "Words"))).Bands["band"].On.Phone.Contrast);
         var onColour = Plan(Band(Ground.None with { Colour = Srgb.Black, Words = WordsTone.Light }, default, Sample.Text("p1", "Words"))).Bands["band"].On.Phone;
         Assert.Equal(Srgb.Parse(Style.Colours.Paper).ContrastWith(Srgb.Black), onColour.Contrast!.Value.Ratio, 6);
-        Assert.Equal(0, onColour.LeastTint);
     }
 
     [Fact]

@@ -2414,12 +2414,19 @@ export interface components {
             /** Format: double */
             value: number;
         };
-        BandLook: {
+        BandClassLook: {
             /** Format: double */
             heightCssPx: number;
             contrast: null | components["schemas"]["Contrast"];
-            /** Format: int32 */
-            leastTint: null | number;
+        };
+        BandLook: {
+            on: components["schemas"]["PerClassOfBandClassLook"];
+            mend: null | components["schemas"]["BandMendLook"];
+        };
+        BandMendLook: {
+            words: components["schemas"]["WordsTone"];
+            tint: string;
+            strength: components["schemas"]["PerClassOfint"];
         };
         BandOffer: {
             colours: components["schemas"]["ColourOffer"][];
@@ -2427,8 +2434,6 @@ export interface components {
             mostHeightPx: number;
             /** Format: int32 */
             tintSteps: number;
-            /** Format: int32 */
-            mostTint: number;
         };
         BlockLook: {
             id: string;
@@ -2793,7 +2798,7 @@ export interface components {
                 [key: string]: components["schemas"]["FigureLook"];
             };
             bands: {
-                [key: string]: components["schemas"]["PerClassOfBandLook"];
+                [key: string]: components["schemas"]["BandLook"];
             };
             notices: components["schemas"]["Notice"][];
             weights: components["schemas"]["PerClassOfWeight"];
@@ -2876,10 +2881,10 @@ export interface components {
             html: string;
             address?: null | string;
         };
-        PerClassOfBandLook: {
-            phone: components["schemas"]["BandLook"];
-            tablet: components["schemas"]["BandLook"];
-            desktop: components["schemas"]["BandLook"];
+        PerClassOfBandClassLook: {
+            phone: components["schemas"]["BandClassLook"];
+            tablet: components["schemas"]["BandClassLook"];
+            desktop: components["schemas"]["BandClassLook"];
         };
         PerClassOfFitLook: {
             phone: components["schemas"]["FitLook"];
@@ -3195,6 +3200,8 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @enum {unknown} */
+        WordsTone: "dark" | "light";
     };
     responses: never;
     parameters: never;

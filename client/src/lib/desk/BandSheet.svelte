@@ -1,12 +1,13 @@
 <!-- A band: whether its words can be read, what stands behind them, how high it is, and where the words stand. -->
 <script lang="ts">
   import { proofOf } from '$lib/api/client';
-  import Fit from '$lib/ui/Fit.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Group from '$lib/ui/Group.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
+  import { classes } from './choices';
   import ColourChoice from './ColourChoice.svelte';
   import type { Desk } from './desk.svelte';
+  import FitTable from './FitTable.svelte';
   import PieceMoves from './PieceMoves.svelte';
   import type { BandAttrs, Each } from './schema';
   import TextMarks from './TextMarks.svelte';
@@ -16,15 +17,11 @@
   const behind = $derived(desk.look?.figures[id]);
   const offer = $derived(desk.site.bands);
   const set = (change: Partial<BandAttrs>) => desk.setBand(id, change);
-  const classes = ['phone', 'tablet', 'desktop'] as const;
   let open = $state({ ground: true, tint: true, height: false, place: false });
   const percent = (strength: number) => Math.round((100 * strength) / offer.tintSteps);
   const inWords = $derived(desk.marks.kind !== 'band');
-  const read = $derived(classes.filter((c) => look?.[c].contrast));
-  const hard = $derived(read.filter((c) => !look![c].contrast!.isEnough));
-  const least = $derived(classes.map((c, i) => look?.[c].leastTint ?? band.tintStrength[i]!) as Each);
-  const canMend = $derived(hard.some((c) => look![c].leastTint !== null));
-  const other = $derived(band.words === 'dark' ? 'light' : 'dark');
+  const read = $derived(classes.filter((c) => look?.on[c].contrast));
+  const mend = $derived(look?.mend);
   const inEach = (list: Each, i: number, value: number): Each =>
     list.map((one, at) => (at === i ? value : one)) as Each;
   const colourName = (colour: string | null) =>
@@ -56,7 +53,7 @@
     <table class="dk-tabular w-full">
       <tbody>
         {#each read as c (c)}
-          {@const { ratio, needed, isEnough } = look[c].contrast!}
+          {@const { ratio, needed, isEnough } = look.on[c].contrast!}
           <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
             <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
             <td class="text-right">{ratio.toFixed(1)} : 1</td>
@@ -69,15 +66,16 @@
         {/each}
       </tbody>
     </table>
-    {#if canMend}
-      <button class="dk-button main mt-1.5" onclick={() => set({ tintStrength: least })}>Set the least tint</button>
-    {:else if hard.length > 0}
-      <p class="mt-1">
-        No tint of {colourName(band.tint)} makes these words readable.
-        <button class="dk-link" onclick={() => set({ words: other, tint: other === 'light' ? '#000000' : '#ffffff' })}
-          >Take {other} words and a {other === 'light' ? 'dark' : 'light'} tint</button
-        >
-      </p>
+    {#if mend}
+      {@const turned = mend.words !== band.words || mend.tint !== band.tint}
+      <button
+        class="dk-button main mt-1.5"
+        onclick={() =>
+          set({ words: mend.words, tint: mend.tint, tintStrength: classes.map((c) => mend.strength[c]) as Each })}
+        >{turned ? `Take ${mend.words} words, tint ${colourName(mend.tint)}` : 'Set the least tint'}</button
+      >
+    {:else if read.some((c) => !look.on[c].contrast!.isEnough)}
+      <p class="mt-1">No tint makes these words readable: choose another picture or colour behind them.</p>
     {/if}
   {:else}
     <p class="text-quiet">Words typed in the band are measured on what stands behind them.</p>
@@ -125,20 +123,7 @@
         onchange={(event) => set({ repeats: event.currentTarget.checked })}
       />a pattern, repeated at its own size
     </label>
-    {#if behind && !band.repeats}
-      <table class="dk-tabular mt-1 w-full" aria-label="Fit of the picture">
-        <tbody>
-          {#each classes as c (c)}
-            <tr>
-              <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
-              <td class="text-right text-quiet">{Math.round(behind.fits[c].slotCssPx)} px</td>
-              <td class="pl-3"><Fit word={behind.fits[c].word} density={behind.fits[c].pxPerCssPx} /></td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-      {#if behind.remedy}<p class="mt-1">{behind.remedy.sentence}</p>{/if}
-    {/if}
+    {#if behind && !band.repeats}<div class="mt-1"><FitTable {desk} look={behind} /></div>{/if}
   {/if}
   <h4 class="dk-label mt-3">Colour behind</h4>
   <ColourChoice
@@ -199,7 +184,7 @@
     {/each}
   </div>
   {#if look}<p class="dk-tabular mt-1.5 text-quiet">
-      It stands {classes.map((c) => Math.round(look[c].heightCssPx)).join(', ')} px high.
+      It stands {classes.map((c) => Math.round(look.on[c].heightCssPx)).join(', ')} px high.
     </p>{/if}
 </Group>
 <Group name="Where the words stand" value="{band.across}, {band.down}" bind:open={open.place}>

@@ -11,7 +11,7 @@
   let resizing = $state.raw<Resizing | null>(null);
 
   const whole = $derived(desk.chosenWhole !== null);
-  const band = $derived(desk.chosen && whole ? desk.look?.bands[desk.chosen]?.[desk.widthClass] : undefined);
+  const band = $derived(desk.chosen && whole ? desk.look?.bands[desk.chosen]?.on[desk.widthClass] : undefined);
   const figure = $derived(desk.chosenPiece?.figure ?? null);
   const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {
@@ -78,30 +78,25 @@
       ></div>
     {/each}
   </div>
-  {#if band}
+  {#if band || (fit && figure)}
     <div
       class="dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2 whitespace-nowrap text-neutral-content"
-      style="left:{Math.max(0, box.left) + 8}px;top:{tagTop}px"
+      style="left:{Math.max(0, box.left) + (band ? 8 : 0)}px;top:{tagTop}px"
       data-testid="tag"
     >
-      <span class="font-semibold">Band</span><span>{Math.round(band.heightCssPx)} px high</span>
-      {#if band.contrast}<span>words {band.contrast.ratio.toFixed(1)} : 1</span>{/if}
-    </div>
-  {/if}
-  {#if fit && figure}
-    <div
-      class="dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2 whitespace-nowrap text-neutral-content"
-      style="left:{Math.max(0, box.left)}px;top:{tagTop}px"
-      data-testid="tag"
-    >
-      <span class="max-w-40 truncate font-semibold">{look?.title}</span>
-      {#if resizing}
-        <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
-        <span>{((look?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
-      {:else}
-        <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(figure.size)}</span>
-        <span class="tag-fit"><Fit word={fit.word} /></span>
-        <span>{weight(fit.bytes)}</span>
+      {#if band}
+        <span class="font-semibold">Band</span><span>{Math.round(band.heightCssPx)} px high</span>
+        {#if band.contrast}<span>words {band.contrast.ratio.toFixed(1)} : 1</span>{/if}
+      {:else if fit && figure}
+        <span class="max-w-40 truncate font-semibold">{look?.title}</span>
+        {#if resizing}
+          <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
+          <span>{((look?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
+        {:else}
+          <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(figure.size)}</span>
+          <span class="tag-fit"><Fit word={fit.word} /></span>
+          <span>{weight(fit.bytes)}</span>
+        {/if}
       {/if}
     </div>
   {/if}

@@ -6,7 +6,8 @@
   import { proofOf } from '$lib/api/client';
   import FilePick from '$lib/ui/FilePick.svelte';
   import { count } from '$lib/ui/words';
-  import type { Desk, Piece } from './desk.svelte';
+  import type { Desk } from './desk.svelte';
+  import type { Piece } from './pieces';
   import PieceMoves from './PieceMoves.svelte';
   import TextMarks from './TextMarks.svelte';
 

@@ -28,7 +28,7 @@
     const band = desk.chosenPiece?.band && desk.chosen ? desk.look?.bands[desk.chosen] : null;
     if (band) {
       const { desktop } = desk.site.classes.referencePx;
-      return { size: 'edge', shape: `${desktop}:${Math.max(1, Math.round(band.desktop.heightCssPx))}` };
+      return { size: 'edge', shape: `${desktop}:${Math.max(1, Math.round(band.on.desktop.heightCssPx))}` };
     }
     return figure ? { size: String(figure.size), shape: figure.shape ?? '' } : null;
   });

@@ -4,13 +4,12 @@
   import { onMount, tick } from 'svelte';
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { onePicture } from '$lib/api/queries';
-  import Fit from '$lib/ui/Fit.svelte';
   import Group from '$lib/ui/Group.svelte';
   import KeepBox from '$lib/ui/KeepBox.svelte';
-  import { weight } from '$lib/ui/words';
   import { captionSources, linkKinds, sizeWords } from './choices';
   import type { Desk } from './desk.svelte';
   import FigurePlace from './FigurePlace.svelte';
+  import FitTable from './FitTable.svelte';
   import LinkField from './LinkField.svelte';
   import PieceMoves from './PieceMoves.svelte';
   import type { FigureAttrs } from './schema';
@@ -23,7 +22,6 @@
   const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
   let open = $state({ cut: false, place: true, words: false, link: false });
   let keepProblem = $state('');
-  const classes = ['phone', 'tablet', 'desktop'] as const;
   const shapes = $derived(
     figure.shape && !desk.site.shapes.includes(figure.shape) ? [...desk.site.shapes, figure.shape] : desk.site.shapes,
   );
@@ -87,30 +85,16 @@
 <section class="border-b border-hair px-4 py-2.5" aria-label="Fit at each width">
   <h3 class="mb-1 font-semibold">Fit at each width{desk.tried ? ', as tried' : ''}</h3>
   {#if look}
-    <table class="dk-tabular w-full">
-      <tbody>
-        {#each classes as c (c)}
-          {@const fit = look.fits[c]}
-          <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
-            <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
-            <td class="text-right text-quiet">{Math.round(fit.slotCssPx)} px</td>
-            <td class="pl-3"><Fit word={fit.word} density={fit.pxPerCssPx} /></td>
-            <td class="text-right">{weight(fit.bytes)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-    {#if look.remedy}
-      {@const remedy = look.remedy}
-      <p class="mt-1">
-        {remedy.sentence}
-        {#if remedy.size}
-          <button class="dk-link" onclick={() => set({ size: remedy.size as FigureAttrs['size'] })}>use it</button>
-        {:else if remedy.wholePicture}
+    <FitTable {desk} {look}>
+      {#snippet mend()}
+        {#if look.remedy?.size}
+          <button class="dk-link" onclick={() => set({ size: look.remedy?.size as FigureAttrs['size'] })}>use it</button
+          >
+        {:else if look.remedy?.wholePicture}
           <button class="dk-link" onclick={() => set({ shape: null })}>use it whole</button>
         {/if}
-      </p>
-    {/if}
+      {/snippet}
+    </FitTable>
   {:else}
     <p class="text-quiet">{desk.problem || 'Being worked out.'}</p>
   {/if}

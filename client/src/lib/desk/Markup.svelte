@@ -1,6 +1,7 @@
 <!-- The markup of the chosen piece, as the public page will have it, to read and copy. -->
 <script lang="ts">
   import { answer, api, sentenceOf } from '$lib/api/client';
+  import { copied } from '$lib/ui/copying';
   import Group from '$lib/ui/Group.svelte';
   import type { Desk } from './desk.svelte';
 
@@ -29,15 +30,7 @@
     }
   }
 
-  async function copy() {
-    try {
-      await navigator.clipboard.writeText(html);
-      said = 'Copied.';
-    } catch {
-      if (code) getSelection()?.selectAllChildren(code);
-      said = 'It is marked: press Ctrl+C to copy it.';
-    }
-  }
+  const copy = async () => (said = await copied(html, () => code && getSelection()?.selectAllChildren(code)));
 </script>
 
 <Group name="Markup" value="to read and copy" bind:open>

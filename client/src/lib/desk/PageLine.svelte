@@ -1,6 +1,5 @@
 <!-- The line over the page: its name and state, undo and redo, whether the draft is kept. -->
 <script lang="ts">
-  import Columns3 from '@lucide/svelte/icons/columns-3';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
   import { timeOf } from '$lib/ui/words';
@@ -28,9 +27,6 @@
     <h1 class="truncate font-semibold">{desk.title || 'Untitled'}</h1>
     <p class="truncate {keeping.state === 'refused' ? 'text-coarse' : 'text-quiet'}" role="status">{sentence}</p>
   </div>
-  <button class="dk-button bare" onclick={() => void desk.toProofs()} aria-label="Proofs" title="Proofs (Shift+P)">
-    <Columns3 size={16} />
-  </button>
   <button class="dk-button bare" disabled={!desk.canUndo} onclick={desk.undo} aria-label="Undo" title="Undo (Ctrl+Z)">
     <Undo size={16} />
   </button>

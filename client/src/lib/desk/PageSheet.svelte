@@ -6,7 +6,8 @@
   import { proofOf, sentenceOf } from '$lib/api/client';
   import Group from '$lib/ui/Group.svelte';
   import { count, weight } from '$lib/ui/words';
-  import type { Desk, Piece } from './desk.svelte';
+  import type { Desk } from './desk.svelte';
+  import type { Piece } from './pieces';
 
   let { desk }: { desk: Desk } = $props();
   let mapOpen = $state(true);
@@ -23,6 +24,15 @@
     const i = event.detail.items.findIndex((piece) => piece.id === event.detail.info.id);
     dragged = null;
     desk.moveTo(event.detail.info.id, { after: event.detail.items[i - 1]?.id ?? null });
+  }
+
+  async function letGo(old: string) {
+    pathProblem = '';
+    try {
+      await desk.forget(old);
+    } catch (error) {
+      pathProblem = sentenceOf(error);
+    }
   }
 
   async function takePath() {
@@ -148,7 +158,7 @@
   <p id="path-problem" class="dk-problem" role="alert">{pathProblem}</p>
   {#each desk.oldPaths as old (old)}
     <p class="text-quiet">
-      /{old} leads on to this page. <button class="dk-link" onclick={() => void desk.forget(old)}>let it go</button>
+      /{old} leads on to this page. <button class="dk-link" onclick={() => void letGo(old)}>let it go</button>
     </p>
   {/each}
   <label class="dk-label mt-2" for="page-summary">Summary</label>
@@ -159,6 +169,7 @@
     value={desk.summary}
     oninput={(event) => desk.setPage({ summary: event.currentTarget.value })}></textarea>
   <p class="text-quiet">For search engines, and under a post's name on the front page.</p>
+  <button class="dk-button mt-2" onclick={() => void desk.toProofs()}>Proofs at all widths</button>
   {#if desk.look}
     <p class="dk-tabular mt-2 text-quiet">
       Pictures weigh {weight(desk.look.weights.desktop.all)} on desktop, {weight(desk.look.weights.phone.all)} on phone; {weight(

@@ -70,7 +70,8 @@
 <aside aria-label="Phone proof" class="flex w-[260px] flex-none flex-col border-l border-hair bg-table">
   <div class="flex h-10 flex-none items-center gap-2 border-b border-hair bg-base-100 pr-1 pl-4">
     <h2 class="font-semibold">Phone proof</h2>
-    <span class="dk-tabular flex-1 text-quiet">{phonePx} wide</span>
+    <span class="dk-tabular flex-1 text-quiet">{phonePx}</span>
+    <button class="dk-button" title="Proofs (Shift+P)" onclick={() => void desk.toProofs()}>All widths</button>
     <button class="dk-button bare" onclick={() => (desk.proofOn = false)} aria-label="Put the phone proof away"
       ><X size={15} /></button
     >

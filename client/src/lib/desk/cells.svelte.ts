@@ -2,7 +2,8 @@ import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { uploads } from '$lib/library/uploads.svelte';
 import { count } from '$lib/ui/words';
-import type { Desk, Piece } from './desk.svelte';
+import type { Desk } from './desk.svelte';
+import type { Piece } from './pieces';
 import { newId, type ColumnsAttrs } from './schema';
 
 export type At = { node: PmNode; pos: number };

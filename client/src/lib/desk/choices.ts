@@ -1,5 +1,6 @@
 import type { FigureAttrs } from './schema';
 
+export const classes = ['phone', 'tablet', 'desktop'] as const;
 export const sides = ['left', 'centre', 'right'] as const;
 export const sizes = ['third', 'half', 'column', 'wide', 'edge'] as const;
 

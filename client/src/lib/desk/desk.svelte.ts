@@ -8,26 +8,9 @@ import { FigureViews, frameStyle } from './figureView';
 import { slotAt } from './geometry';
 import { Keeping } from './keeping.svelte';
 import { Cells, takenOut, type At } from './cells.svelte';
+import { contentOf, holds, isPiece, piecesOf, type Piece } from './pieces';
 import { extensions, newId, type BandAttrs, type ColumnsAttrs, type FigureAttrs } from './schema';
 
-/** A piece of the page, for the page map and for what is chosen. */
-export type Piece = {
-  id: string;
-  kind: string;
-  text: string;
-  figure: FigureAttrs | null;
-  /** Of columns: their attributes and, for each cell, the picture in it. */
-  columns:
-    | (ColumnsAttrs & {
-        cells: { id: string; figure: string | null }[];
-        /** The one shape of all its pictures; undefined where they differ or there are none. */
-        shape: string | null | undefined;
-      })
-    | null;
-  band: BandAttrs | null;
-  /** The columns or band that it stands in. */
-  within: string | null;
-};
 /** Where something new would stand: after the piece with this id, or first of all, in the page or inside a band. */
 export type Gap = { after: string | null; inside?: string };
 export type Marks = { kind: string; bold: boolean; italic: boolean; link: string | null };
@@ -119,9 +102,7 @@ export class Desk {
 
   /** Visitors who come by an old address meet nothing from then on. */
   async forget(path: string) {
-    await answer(
-      api.DELETE('/api/pages/{id}/old-addresses', { params: { path: { id: this.id }, query: { path } } }),
-    ).catch(() => undefined);
+    await answer(api.DELETE('/api/pages/{id}/old-addresses', { params: { path: { id: this.id }, query: { path } } }));
     await this.readOldPaths();
   }
 
@@ -501,46 +482,11 @@ export class Desk {
   }
 
   private read(doc: PmNode) {
-    const [pieces, inner, pictures]: Piece[][] = [[], [], []];
-    doc.forEach((node) => {
-      if (node.type.name === 'title') {
-        this.title = node.textContent;
-        this.path = node.attrs.path as string;
-        this.summary = node.attrs.summary as string;
-      } else pieces!.push(read(node, null));
-    });
-    [this.pieces, this.inner, this.pictures] = [pieces!, inner!, pictures!];
-
-    function read(node: PmNode, within: string | null): Piece {
-      const id = node.attrs.id as string;
-      const piece: Piece = {
-        id,
-        kind: node.type.name,
-        text: node.textContent.slice(0, 80),
-        figure: node.type.name === 'figure' ? (node.attrs as FigureAttrs) : null,
-        columns: null,
-        band: node.type.name === 'band' ? (node.attrs as BandAttrs) : null,
-        within,
-      };
-      if (piece.figure || piece.band) pictures!.push(piece);
-      if (piece.band)
-        node.forEach((one) => ['figure', 'columns'].includes(one.type.name) && inner!.push(read(one, id)));
-      if (node.type.name === 'columns') piece.columns = readColumns(node, id);
-      return piece;
-    }
-
-    function readColumns(node: PmNode, id: string) {
-      const cells: { id: string; figure: string | null }[] = [];
-      const shapes: (string | null)[] = [];
-      node.forEach((cell) => {
-        const figures: Piece[] = [];
-        cell.forEach((one) => one.type.name === 'figure' && figures.push(read(one, id)));
-        inner!.push(...figures);
-        shapes.push(...figures.map((one) => one.figure!.shape));
-        cells.push({ id: cell.attrs.id as string, figure: figures[0]?.id ?? null });
-      });
-      return { ...(node.attrs as ColumnsAttrs), cells, shape: onlyOne(shapes) };
-    }
+    const title = doc.firstChild!;
+    this.title = title.textContent;
+    this.path = title.attrs.path as string;
+    this.summary = title.attrs.summary as string;
+    ({ pieces: this.pieces, inner: this.inner, pictures: this.pictures } = piecesOf(doc));
   }
 
   /** A piece of the page, a cell, or a picture in one. */
@@ -590,35 +536,5 @@ export class Desk {
   }
 }
 
-/** What may hold pieces inside a piece of the page. */
-const holds = (node: PmNode) => ['columns', 'cell', 'band'].includes(node.type.name);
-const isPiece = (node: PmNode, parent: PmNode) =>
-  ['figure', 'columns', 'band'].includes(node.type.name) || parent.type.name === 'doc';
 /** What was written for the picture before is not said of the next one. */
 const pictureAttrs = (isBand: boolean, asset: string) => (isBand ? { picture: asset } : { asset, alt: null });
-
-const onlyOne = <T>(all: T[]) => (all.every((one) => one === all[0]) ? all[0] : undefined);
-
-/** A cell without anything has no place for a caret: on the desk it holds an empty line, which is never kept. */
-const withCarets = (node: JSONContent): JSONContent =>
-  ['cell', 'band'].includes(node.type ?? '') && !node.content?.length
-    ? { ...node, content: [{ type: 'paragraph' }] }
-    : ['columns', 'band'].includes(node.type ?? '')
-      ? { ...node, content: node.content?.map(withCarets) }
-      : node;
-
-function contentOf(draft: { title: string; path: string; summary: string; document: unknown }): JSONContent {
-  const document = draft.document as JSONContent;
-  const pieces = document.content?.length ? document.content : [{ type: 'paragraph' }];
-  return {
-    type: 'doc',
-    content: [
-      {
-        type: 'title',
-        attrs: { path: draft.path, summary: draft.summary },
-        content: draft.title ? [{ type: 'text', text: draft.title }] : [],
-      },
-      ...pieces.map(withCarets),
-    ],
-  };
-}

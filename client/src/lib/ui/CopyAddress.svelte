@@ -1,5 +1,7 @@
 <!-- An address on the public site, to copy. -->
 <script lang="ts">
+  import { copied } from './copying';
+
   let { path, isPublic }: { path: string; isPublic: boolean } = $props();
   let said = $state('');
   const whole = $derived(`${location.origin}/live/${path}`);
@@ -10,13 +12,7 @@
 
   async function copy(event: MouseEvent) {
     const field = (event.currentTarget as HTMLElement).previousElementSibling as HTMLInputElement;
-    field.select();
-    try {
-      await navigator.clipboard.writeText(whole);
-      said = 'Copied.';
-    } catch {
-      said = 'It is marked: press Ctrl+C to copy it.';
-    }
+    said = await copied(whole, () => field.select());
   }
 </script>
 

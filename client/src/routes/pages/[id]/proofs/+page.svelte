@@ -7,13 +7,13 @@
   import { goto } from '$app/navigation';
   import { answer, api, sentenceOf, type Draft, type Look } from '$lib/api/client';
   import { sitePlan } from '$lib/api/queries';
+  import { classes } from '$lib/desk/choices';
   import { bringTo, standOf } from '$lib/desk/inStep';
   import Fit from '$lib/ui/Fit.svelte';
   import { weight } from '$lib/ui/words';
 
   const id = $derived(page.params.id ?? '');
   const site = createQuery(() => sitePlan());
-  const classes = ['phone', 'tablet', 'desktop'] as const;
   const gapPx = 24;
   const marginPx = 20;
   let draft = $state.raw<Draft | null>(null);

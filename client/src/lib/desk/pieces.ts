@@ -1,0 +1,94 @@
+import type { JSONContent } from '@tiptap/core';
+import type { Node as PmNode } from '@tiptap/pm/model';
+import type { BandAttrs, ColumnsAttrs, FigureAttrs } from './schema';
+
+/** A piece of the page, for the page map and for what is chosen. */
+export type Piece = {
+  id: string;
+  kind: string;
+  text: string;
+  figure: FigureAttrs | null;
+  /** Of columns: their attributes and, for each cell, the picture in it. */
+  columns:
+    | (ColumnsAttrs & {
+        cells: { id: string; figure: string | null }[];
+        /** The one shape of all its pictures; undefined where they differ or there are none. */
+        shape: string | null | undefined;
+      })
+    | null;
+  band: BandAttrs | null;
+  /** The columns or band that it stands in. */
+  within: string | null;
+};
+
+/** What may hold pieces inside a piece of the page. */
+export const holds = (node: PmNode) => ['columns', 'cell', 'band'].includes(node.type.name);
+export const isPiece = (node: PmNode, parent: PmNode) =>
+  ['figure', 'columns', 'band'].includes(node.type.name) || parent.type.name === 'doc';
+
+/**
+ * The pieces of a page; those that stand in cells and bands; and, in the order of the page, every picture and every band that
+ * may have one behind it.
+ */
+export function piecesOf(doc: PmNode): { pieces: Piece[]; inner: Piece[]; pictures: Piece[] } {
+  const [pieces, inner, pictures] = [[] as Piece[], [] as Piece[], [] as Piece[]];
+  doc.forEach((node) => node.type.name !== 'title' && pieces.push(read(node, null)));
+  return { pieces, inner, pictures };
+
+  function read(node: PmNode, within: string | null): Piece {
+    const id = node.attrs.id as string;
+    const piece: Piece = {
+      id,
+      kind: node.type.name,
+      text: node.textContent.slice(0, 80),
+      figure: node.type.name === 'figure' ? (node.attrs as FigureAttrs) : null,
+      columns: null,
+      band: node.type.name === 'band' ? (node.attrs as BandAttrs) : null,
+      within,
+    };
+    if (piece.figure || piece.band) pictures.push(piece);
+    if (piece.band) node.forEach((one) => ['figure', 'columns'].includes(one.type.name) && inner.push(read(one, id)));
+    if (node.type.name === 'columns') piece.columns = readColumns(node, id);
+    return piece;
+  }
+
+  function readColumns(node: PmNode, id: string) {
+    const cells: { id: string; figure: string | null }[] = [];
+    const shapes: (string | null)[] = [];
+    node.forEach((cell) => {
+      const figures: Piece[] = [];
+      cell.forEach((one) => one.type.name === 'figure' && figures.push(read(one, id)));
+      inner.push(...figures);
+      shapes.push(...figures.map((one) => one.figure!.shape));
+      cells.push({ id: cell.attrs.id as string, figure: figures[0]?.id ?? null });
+    });
+    return { ...(node.attrs as ColumnsAttrs), cells, shape: onlyOne(shapes) };
+  }
+}
+
+const onlyOne = <T>(all: T[]) => (all.every((one) => one === all[0]) ? all[0] : undefined);
+
+/** A draft as the editor's document: title and what belongs to the page as a whole, then its pieces. */
+export function contentOf(draft: { title: string; path: string; summary: string; document: unknown }): JSONContent {
+  const document = draft.document as JSONContent;
+  const pieces = document.content?.length ? document.content : [{ type: 'paragraph' }];
+  return {
+    type: 'doc',
+    content: [
+      {
+        type: 'title',
+        attrs: { path: draft.path, summary: draft.summary },
+        content: draft.title ? [{ type: 'text', text: draft.title }] : [],
+      },
+      ...pieces.map(withCarets),
+    ],
+  };
+}
+
+/** A cell or band without anything has no place for a caret: on the desk it holds an empty line, which is never kept. */
+const withCarets = (node: JSONContent): JSONContent =>
+  ['cell', 'band'].includes(node.type ?? '') && !node.content?.length
+    ? { ...node, content: [{ type: 'paragraph' }] }
+    : ['columns', 'band'].includes(node.type ?? '')
+      ? { ...node, content: node.content?.map(withCarets) }
+      : node;
