@@ -34,7 +34,7 @@ internal sealed class Pieces
         // One file that stands twice is one picture in two places.
         var same = _pictures.FirstOrDefault(p => p.Content == picture.Content);
         if (same is null) _pictures.Add(picture);
-        _blocks.Add(new FigureBlock(NewId(), (same ?? picture).Key, new FigureSize.ByRole(SizeRole.Column), Side.Centre, false, null,
+        _blocks.Add(new FigureBlock(NewId(), (same ?? picture).Key, new FigureSize.ByRole(SizeRole.Column), Side.Centre, false, CutChoice.AsIs,
             new(false, null), caption.Length == 0 ? new(CaptionSource.None) : new(CaptionSource.Own, caption), new(FigureLinkKind.None)));
     }
 

@@ -15,8 +15,8 @@ public interface IFileAddresses
     /// <summary>Address of one output file, as it is written into the page at <paramref name="root"/>.</summary>
     string AddressOf(PlannedFile file, string root);
 
-    /// <summary>The formats and widths offered for a figure, in the order of its <c>source</c> elements.</summary>
-    IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure);
+    /// <summary>The formats and widths offered of a cut, in the order of its <c>source</c> elements.</summary>
+    IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(PlannedCut cut);
 }
 
 /// <summary>Everything the views need to write one page.</summary>

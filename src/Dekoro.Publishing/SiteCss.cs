@@ -41,30 +41,50 @@ public static class SiteCss
             .band + .band { margin-block-start: {{Px(-TypeScale.BetweenPx(Setting.Column))}}; }
             .column { padding-inline: max(var(--pad), calc((100% - {{Px(style.ColumnPx)}}) / 2)); }
             .bar, .foot { padding-inline: max(var(--pad), calc((100% - {{Px(style.WidePx)}}) / 2)); }
-            .fig-px { width: min(var(--px), 100%); }
-            .fig-out, .cells-wide { --w: min(var(--px), calc(100cqi - 2 * var(--pad))); width: var(--w); margin-inline: calc((100% - var(--w)) / 2); }
-            .fig-wide, .cells-wide { --px: {{Px(style.WidePx)}}; }
-            .fig-px.fig-out { --w: min(var(--px), {{Px(style.WidePx)}}, calc(100cqi - 2 * var(--pad))); width: var(--w); }
+            .cells-wide { {{Out($"min({Px(style.WidePx)}, calc(100cqi - 2 * var(--pad)))")}} }
             .cells { gap: {{Px(style.GutterPx)}}; }
-            .fig-edge { width: 100cqi; margin-inline: calc((100% - 100cqi) / 2); }
             """);
         foreach (var c in WidthClasses.All)
         {
             css.AppendLine(CultureInfo.InvariantCulture, $$"""
                 {{Media(c, style.Classes)}} {
                   :root { --pad: {{Px(style.PaddingPx[c])}}; }
-                  .fig-third { width: {{layout.InColumn(SizeRole.Third)[c].ToCss("%")}}; }
-                  .fig-half { width: {{layout.InColumn(SizeRole.Half)[c].ToCss("%")}}; }
+                  .fig img { aspect-ratio: var(--shape-{{Name(c)}}, auto); }
+                  {{Figures(layout, c)}}
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .band { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
-                  .beside-{{Name(c)}}.side-left { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
-                  .beside-{{Name(c)}}.side-right { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }
+                  .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
+                  .beside-{{Name(c)}}:is(.fig-right, .{{Name(c)}}-right) { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }
                 }
                 """);
         }
         return css.ToString();
     }
+
+    /// <summary>Where figures stand on a class of screen: those placed alike on all, and those with a place of their own there.</summary>
+    private static string Figures(PageLayout layout, WidthClass c)
+    {
+        var name = Name(c);
+        var px = $"var(--px-{name}, var(--px))";
+        var wide = Px(layout.Style.WidePx);
+        (string Place, string Rule)[] rules =
+        [
+            ("px", $"width: min({px}, 100%);"),
+            ("third", $"width: {layout.InColumn(SizeRole.Third)[c].ToCss("%")};"),
+            ("half", $"width: {layout.InColumn(SizeRole.Half)[c].ToCss("%")};"),
+            ("centre", "margin-inline: auto;"),
+            ("right", "margin-inline-start: auto;"),
+            ("pxout", Out($"min({px}, {wide}, calc(100cqi - 2 * var(--pad)))")),
+            ("wide", Out($"min({wide}, calc(100cqi - 2 * var(--pad)))")),
+            ("edge", Out("100cqi")),
+        ];
+        return string.Join(' ', rules.Select(r => $".fig-{r.Place}, .{name}-{r.Place} {{ {r.Rule} }}")
+            .Append($":is(.fig-edge, .{name}-edge) figcaption {{ padding-inline: var(--pad); }} .hidden-{name} {{ display: none; }}"));
+    }
+
+    /// <summary>Wider than the column, in its middle.</summary>
+    private static string Out(string width) => $"--w: {width}; width: var(--w); margin-inline: calc((100% - var(--w)) / 2);";
 
     /// <summary>How every kind of text is set that stands directly in a place.</summary>
     private static string Words(SiteStyle style, Setting setting, string place)

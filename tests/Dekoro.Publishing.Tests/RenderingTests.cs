@@ -26,7 +26,7 @@ public sealed class RenderingTests : IAsyncLifetime
     public async Task A_figure_says_its_widths_sizes_shape_and_words()
     {
         var html = await BlockAsync(Figure(role: SizeRole.Half, side: Side.Right, beside: true, caption: CaptionSource.Caption));
-        Assert.Contains("class=\"fig fig-half side-right beside-tablet beside-desktop\"", html, StringComparison.Ordinal);
+        Assert.Contains("class=\"fig fig-half fig-right beside-tablet beside-desktop\"", html, StringComparison.Ordinal);
         Assert.Contains("sizes=\"(min-width: 784px) 348px, (min-width: 700px) calc(50vw - 44px), calc(100vw - 32px)\"", html, StringComparison.Ordinal);
         Assert.Contains("width=\"2400\" height=\"1600\"", html, StringComparison.Ordinal);
         Assert.Contains("alt=\"A wooden reel\"", html, StringComparison.Ordinal);
@@ -42,6 +42,29 @@ public sealed class RenderingTests : IAsyncLifetime
         var widths = set.Split(", ").Select(c => int.Parse(c.Split(' ')[1].TrimEnd('w'), System.Globalization.CultureInfo.InvariantCulture)).ToList();
         Assert.True(widths.Count > 1);
         Assert.Equal(widths.Order().Distinct(), widths);
+    }
+
+    [Fact]
+    public async Task Where_widths_differ_each_has_its_sources_in_every_format_and_nothing_is_fetched_where_it_is_hidden()
+    {
+        var html = await BlockAsync(Figure() with
+        {
+            Exceptions = new(new(Size: new FigureSize.ByPx(200), Side: Side.Left, Cut: new(AspectRatio.Of(1, 1))), new(Hidden: true), null),
+        });
+        Assert.Contains("class=\"fig phone-px phone-left tablet-column tablet-centre desktop-column desktop-centre hidden-tablet\" data-block=\"f\" style=\"--px-phone:200px\"", html, StringComparison.Ordinal);
+        var sources = System.Text.RegularExpressions.Regex.Matches(html, "<source[^>]*>").Select(m => m.Value).ToList();
+        Assert.Equal(["avif", "webp", "jpeg"], sources.Take(3).Select(s => System.Text.RegularExpressions.Regex.Match(s, @"media=""\(min-width: 1184px\)"" type=""image/(\w+)"" sizes=""720px"".*width=""2400"" height=""1600""").Groups[1].Value));
+        Assert.StartsWith("<source media=\"(min-width: 700px)\" srcset=\"data:", sources[3], StringComparison.Ordinal);
+        Assert.Equal(["avif", "webp"], sources.Skip(4).Select(s => System.Text.RegularExpressions.Regex.Match(s, @"^<source type=""image/(\w+)"" sizes=""[^""]*200px, calc[^""]*"".*width=""1600"" height=""1600""").Groups[1].Value));
+        Assert.Matches(@"<img sizes=""[^""]*200px, calc[^""]*"" srcset=""[^""]*Jpeg [0-9]+w"" src=""[^""]*"" width=""1600"" height=""1600"" alt=", html);
+    }
+
+    [Fact]
+    public async Task The_first_picture_is_fetched_beforehand_in_the_cut_of_each_width_and_no_other()
+    {
+        var html = await _renderer.PageAsync(Model(new Document([Figure() with { Exceptions = new(new(Cut: new(AspectRatio.Of(1, 1))), null, null) }]), "visit", "../"), "");
+        Assert.Equal(["(min-width: 700px)", "(max-width: 699.98px)"],
+            System.Text.RegularExpressions.Regex.Matches(html, @"<link rel=""preload"" as=""image""[^>]* media=""([^""]*)""").Select(m => m.Groups[1].Value));
     }
 
     [Theory]
@@ -183,15 +206,15 @@ public sealed class RenderingTests : IAsyncLifetime
     {
         var css = SiteCss.Write(new PageLayout(new SiteStyle { ColumnPx = 640, GutterPx = 30 }));
         Assert.Contains("(100% - 640px) / 2", css, StringComparison.Ordinal);
-        Assert.Contains(".fig-half { width: calc(50% - 15px); }", css, StringComparison.Ordinal);
-        Assert.Contains(".fig-third { width: calc(33.333333% - 20px); }", css, StringComparison.Ordinal);
+        Assert.Contains(".fig-half, .tablet-half { width: calc(50% - 15px); }", css, StringComparison.Ordinal);
+        Assert.Contains(".fig-third, .desktop-third { width: calc(33.333333% - 20px); }", css, StringComparison.Ordinal);
     }
 
     private static string Squeezed(string html) => System.Text.RegularExpressions.Regex.Replace(html, @"\s*\n\s*", "");
 
     private static FigureBlock Figure(SizeRole role = SizeRole.Column, Side side = Side.Centre, bool beside = false, CaptionSource caption = CaptionSource.None,
         LinkChoice? link = null, AltChoice? alt = null) =>
-        new("f", "reel", new FigureSize.ByRole(role), side, beside, null, alt ?? new(false, null), new(caption), link ?? new(FigureLinkKind.None));
+        new("f", "reel", new FigureSize.ByRole(role), side, beside, CutChoice.AsIs, alt ?? new(false, null), new(caption), link ?? new(FigureLinkKind.None));
 
     private async Task<string> BlockAsync(Block block) =>
         (await _renderer.BlocksAsync(Model(new Document([block]), "visit", "../")))[0].Html;
@@ -207,6 +230,6 @@ public sealed class RenderingTests : IAsyncLifetime
     {
         public string AddressOf(PlannedFile file, string root) => $"{root}media/{file.AssetId}-{file.WidthPx}.{file.Format}";
 
-        public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) => [.. figure.Formats.Select(f => figure.FilesIn(f).ToList())];
+        public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(PlannedCut cut) => [.. cut.Formats.Select(f => cut.FilesIn(f).ToList())];
     }
 }

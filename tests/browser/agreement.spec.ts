@@ -25,28 +25,35 @@ const forecast = async (url: string, id: string, viewport: number, ratio: number
 /** 320…2560 in steps of 40, and a px either side of every joint of every picture on the page. */
 async function widthsFor(page: Page) {
   const joints = await page.locator('figure img').evaluateAll((images) =>
-    images.flatMap((image) => [...(image.getAttribute('sizes') ?? '').matchAll(/min-width: ([\d.]+)px/g)].map((match) => Number(match[1]))),
+    images.flatMap((image) =>
+      [image, ...(image.closest('picture')?.querySelectorAll('source') ?? [])].flatMap((one) =>
+        [...`${one.getAttribute('sizes') ?? ''}${one.getAttribute('media') ?? ''}`.matchAll(/min-width: ([\d.]+)px/g)].map((match) => Number(match[1])),
+      ),
+    ),
   );
   const grid = Array.from({ length: 57 }, (_, i) => 320 + 40 * i);
   return [...new Set([...grid, ...joints.flatMap((joint) => [Math.round(joint) - 1, Math.round(joint), Math.round(joint) + 1])])].sort((a, b) => a - b);
 }
 
-/** Drawn width, and what the browser makes of the written sizes, for each figure of the page. */
+/** Drawn width, and what the browser makes of the sizes that hold at this width, for each figure of the page. */
 const measured = (page: Page) =>
   page.locator('figure img').evaluateAll((images) =>
     Promise.all(
       images.map(async (image) => {
-        const sizes = image.getAttribute('sizes');
-        // A drawing given out unchanged has no sizes: what counts is how wide it is drawn.
-        let evaluated = image.getBoundingClientRect().width;
-        if (sizes) {
+        const sources = [...(image.closest('picture')?.querySelectorAll('source') ?? [])];
+        const source = sources.find((one) => one.media && matchMedia(one.media).matches) ?? sources.find((one) => !one.media) ?? image;
+        const sizes = source.getAttribute('sizes');
+        // A drawing given out unchanged has no sizes: what counts is how wide it is drawn. What is hidden is not drawn at all.
+        const drawn = image.getBoundingClientRect().width;
+        let evaluated = drawn;
+        if (sizes && drawn > 0) {
           const probe = new Image();
           probe.sizes = sizes;
           probe.srcset = "data:image/svg+xml,%3Csvg%20xmlns='http://www.w3.org/2000/svg'%20width='4000'%20height='4000'/%3E 4000w";
           await probe.decode();
           evaluated = probe.naturalWidth;
         }
-        return { id: image.closest('figure')!.dataset.block!, name: image.getAttribute('alt') || 'decorative', drawn: image.getBoundingClientRect().width, evaluated };
+        return { id: image.closest('figure')!.dataset.block!, name: image.getAttribute('alt') || 'decorative', drawn, evaluated };
       }),
     ),
   );
@@ -93,10 +100,11 @@ async function forecasts(browser: import('@playwright/test').Browser, url: strin
         for (const image of images as HTMLImageElement[]) image.loading = 'eager';
         await Promise.all((images as HTMLImageElement[]).map((image) => image.decode().catch(() => {})));
         return (images as HTMLImageElement[]).map((image) => {
+          if (image.getBoundingClientRect().width === 0) return { id: image.closest('figure')!.dataset.block!, width: 0, source: 'hidden', set: 'hidden' };
           const sets = [...(image.closest('picture')?.querySelectorAll('source') ?? []), image].map((element) => element.getAttribute('srcset') ?? '');
           const candidates = sets.flatMap((set) => set.split(', ').filter(Boolean).map((one) => one.split(' ')));
           const found = candidates.find(([address]) => new URL(address!, image.baseURI).href === image.currentSrc);
-          return { id: image.closest('figure')!.dataset.block!, width: found ? Number.parseInt(found[1]!, 10) : 0, source: image.currentSrc, set: sets.join() };
+          return { id: image.closest('figure')!.dataset.block!, width: found ? Number.parseInt(found[1] ?? '0', 10) : 0, source: image.currentSrc, set: sets.join() };
         });
       });
       for (const figure of figures) {

@@ -127,7 +127,7 @@ test('A picture is placed and set by keys alone', async ({ page, own }) => {
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('-');
   await page.keyboard.press('-');
-  await expect(frame.locator('figure')).toHaveClass(/fig-third side-right/);
+  await expect(frame.locator('figure')).toHaveClass(/fig-third fig-right/);
   await page.keyboard.press('t');
   await page.keyboard.type('A reel of line');
   await page.keyboard.press('Escape');
@@ -454,5 +454,5 @@ test('A first-time editor sets a picture beside text and links it: to a mended a
   expect(await live()).toMatch(/^\.\.\/media\/.+\.jpg$/);
   const html = await (await fetch(`${own.url}/live/reels/`)).text();
   expect(html).toContain('alt="A wooden reel with red line"');
-  expect(html).toMatch(/class="fig fig-third side-right beside-tablet beside-desktop"/);
+  expect(html).toMatch(/class="fig fig-third fig-right beside-tablet beside-desktop"/);
 });

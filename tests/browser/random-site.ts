@@ -6,11 +6,9 @@ import { root } from './server';
 /** A site drawn from a number: pictures, places, texts, and the site's own widths. The same number makes the same site. */
 export function randomSite(seed: number) {
   const random = mulberry(seed);
-  const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
-  const one = <T>(list: readonly T[]): T => list[int(0, list.length - 1)]!;
-  const some = <T>(list: readonly T[], count: number) => [...list].sort(() => random() - 0.5).slice(0, count);
-
+  const { int, some } = choosing(random);
   const files = some(pictures, 8);
+  const { figure, piece } = piecesFrom(random, files);
   const tablet = int(500, 900);
   const desktop = int(tablet + 150, 1400);
   const style = {
@@ -22,15 +20,70 @@ export function randomSite(seed: number) {
     gutterPx: int(8, 40),
     textPx: int(15, 21),
   };
-  const figure = (id: string) => ({
+  const pages = Array.from({ length: 3 }, (_, p) => ({
+    id: `p${p}`,
+    kind: 'page',
+    title: words(random, int(1, 5)),
+    path: p === 0 ? '' : `page-${p}`,
+    summary: '',
+    document: { type: 'doc', content: [figure(`p${p}first`), ...Array.from({ length: int(4, 14) }, (_, i) => piece(`p${p}b${i}`))] },
+  }));
+
+  const folder = mkdtempSync(join(tmpdir(), 'dekoro-random-'));
+  mkdirSync(join(folder, 'files'));
+  for (const file of files) {
+    const [from, to] = [join(root, 'demo/files', file), join(folder, 'files', file)];
+    try {
+      linkSync(from, to);
+    } catch {
+      copyFileSync(from, to);
+    }
+  }
+  writeFileSync(join(folder, 'site.json'), JSON.stringify({ style, pictures: {}, pages }));
+  return { folder, pages: pages.length, remove: () => rmSync(folder, { recursive: true }) };
+}
+
+const choosing = (random: () => number) => {
+  const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
+  return {
+    int,
+    one: <T>(list: readonly T[]): T => list[int(0, list.length - 1)]!,
+    some: <T>(list: readonly T[], count: number) => [...list].sort(() => random() - 0.5).slice(0, count),
+  };
+};
+
+export type Piece = { type: string; attrs?: Record<string, unknown>; content?: Piece[]; text?: string };
+
+/** Pieces of pages, of every kind there is. */
+export function piecesFrom(random: () => number, files: readonly string[]) {
+  const { int, one } = choosing(random);
+  const shapeOf = () => one(['3:2', '16:9', '1:1', '4:5', `${int(1, 9)}:${int(1, 9)}`]);
+  const sizeOf = () => (random() < 0.25 ? int(40, 1600) : one(['third', 'half', 'column', 'wide', 'edge']));
+  const cutOf = (of: string) => ({ of, x: int(0, 4) / 10, y: int(0, 4) / 10, width: int(2, 6) / 10, height: int(2, 6) / 10 });
+  const exception = () => {
+    const asset = random() < 0.3 ? one(files) : undefined;
+    return {
+      hidden: random() < 0.2,
+      asset,
+      size: random() < 0.5 ? sizeOf() : undefined,
+      side: random() < 0.3 ? one(['left', 'centre', 'right']) : undefined,
+      beside: random() < 0.3 ? random() < 0.5 : undefined,
+      shape: random() < 0.3 ? one(['as is', shapeOf()]) : undefined,
+      cut: asset && random() < 0.3 ? cutOf(asset) : undefined,
+    };
+  };
+  const exceptions = () => (random() < 0.35 ? { phone: exception(), tablet: random() < 0.5 ? exception() : null } : null);
+  const figure = (id: string, asset = one(files)) => ({
     type: 'figure',
     attrs: {
       id,
-      asset: one(files),
-      size: random() < 0.25 ? int(40, 1600) : one(['third', 'half', 'column', 'wide', 'edge']),
+      at: exceptions(),
+      cut: random() < 0.1 ? cutOf(asset) : null,
+      asset,
+      size: sizeOf(),
       side: one(['left', 'centre', 'right']),
       beside: random() < 0.6,
-      shape: random() < 0.4 ? null : one(['3:2', '16:9', '1:1', '4:5', `${int(1, 9)}:${int(1, 9)}`]),
+      shape: random() < 0.4 ? null : shapeOf(),
       decorative: random() < 0.3,
       alt: 'A picture of the museum',
       captionSource: one(['none', 'own']),
@@ -80,27 +133,7 @@ export function randomSite(seed: number) {
     if (kind < 0.98) return { type: 'blockquote', content: [paragraph()] };
     return { type: 'horizontalRule' };
   };
-  const pages = Array.from({ length: 3 }, (_, p) => ({
-    id: `p${p}`,
-    kind: 'page',
-    title: words(random, int(1, 5)),
-    path: p === 0 ? '' : `page-${p}`,
-    summary: '',
-    document: { type: 'doc', content: [figure(`p${p}first`), ...Array.from({ length: int(4, 14) }, (_, i) => piece(`p${p}b${i}`))] },
-  }));
-
-  const folder = mkdtempSync(join(tmpdir(), 'dekoro-random-'));
-  mkdirSync(join(folder, 'files'));
-  for (const file of files) {
-    const [from, to] = [join(root, 'demo/files', file), join(folder, 'files', file)];
-    try {
-      linkSync(from, to);
-    } catch {
-      copyFileSync(from, to);
-    }
-  }
-  writeFileSync(join(folder, 'site.json'), JSON.stringify({ style, pictures: {}, pages }));
-  return { folder, pages: pages.length, remove: () => rmSync(folder, { recursive: true }) };
+  return { figure: figure as (id: string) => Piece, piece: piece as (id: string) => Piece, paragraph: paragraph as () => Piece };
 }
 
 /** So many words of the museum, as a sentence. */

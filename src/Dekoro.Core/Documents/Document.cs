@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using Dekoro.Core.Geometry;
+using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Documents;
 
@@ -82,10 +82,40 @@ public sealed record TextRun(string Text, bool Bold = false, bool Italic = false
 public sealed record LineBreak : Inline;
 
 /// <summary>A picture standing among the words.</summary>
-/// <param name="Shape">Null: as is.</param>
 public sealed record FigureBlock(
-    string Id, string AssetId, FigureSize Size, Side Side, bool TextBeside, AspectRatio? Shape, AltChoice Alt, CaptionChoice Caption, LinkChoice Link)
-    : Block(Id);
+    string Id, string AssetId, FigureSize Size, Side Side, bool TextBeside, CutChoice Cut, AltChoice Alt, CaptionChoice Caption, LinkChoice Link)
+    : Block(Id)
+{
+    /// <summary>What is otherwise on one class of screen; never hidden on all.</summary>
+    public PerClass<FigureException?> Exceptions { get; init; }
+
+    /// <summary>Every picture that stands here on one class of screen or another.</summary>
+    public IEnumerable<string> Assets => WidthClasses.All.Select(c => Exceptions[c]?.AssetId).Prepend(AssetId).OfType<string>().Distinct();
+
+    public bool IsHiddenOn(WidthClass c) => Exceptions[c]?.Hidden ?? false;
+
+    /// <summary>The figure as it stands on a class of screen.</summary>
+    public FigureBlock On(WidthClass c)
+    {
+        if (Exceptions[c] is not { } own) return this;
+        // What a cell or a band gives is not the picture's to set.
+        return this with
+        {
+            AssetId = own.AssetId ?? AssetId,
+            Size = Size is FigureSize.OfCell or FigureSize.Behind ? Size : own.Size ?? Size,
+            Side = own.Side ?? Side,
+            TextBeside = own.TextBeside ?? TextBeside,
+            Cut = own.Cut ?? Cut,
+        };
+    }
+
+    /// <summary>The same with another picture in one picture's stead.</summary>
+    public FigureBlock WithAsset(string from, string to) => this with
+    {
+        AssetId = AssetId == from ? to : AssetId,
+        Exceptions = Exceptions.Select((_, own) => own?.AssetId == from ? own with { AssetId = to } : own),
+    };
+}
 
 public enum SizeRole { Third, Half, Column, Wide, Edge }
 

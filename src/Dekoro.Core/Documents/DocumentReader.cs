@@ -25,6 +25,12 @@ public sealed class DocumentReader
     /// <summary>How the size of a picture in a cell is written.</summary>
     internal const string CellSize = "cell";
 
+    /// <summary>How it is written that a picture stands whole at a width, where it is cut elsewhere.</summary>
+    internal const string AsIs = "as is";
+
+    /// <summary>Of the picture's width and height: below this a cut drawn by hand shows nothing that can be made out.</summary>
+    private const double LeastDrawn = 0.01;
+
     private const int MostErrors = 20, MostDepth = 12, MostBlocks = 20_000, MostTextLength = 4_000_000;
 
     private static readonly JsonElement Nothing = JsonDocument.Parse("{}").RootElement;
@@ -178,18 +184,69 @@ public sealed class DocumentReader
         }
         var asset = Text(attrs, "asset", at, "", 64);
         if (asset.Length == 0) Refuse(at + "asset", "A figure names its picture by id.");
-        AspectRatio? shape = null;
-        var shapeText = Text(attrs, "shape", at, "", 20);
-        if (shapeText.Length > 0)
-        {
-            if (AspectRatio.TryParse(shapeText, out var ratio) && ratio.Value is >= NarrowestShape and <= WidestShape) shape = ratio;
-            else Refuse(at + "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
-        }
+        var cut = new CutChoice(Shape(attrs, at), Drawn(attrs, at));
         return new FigureBlock(Id(node), asset, Size(attrs, at), Choice(attrs, "side", at, Side.Centre),
-            Flag(attrs, "beside", at), shape,
+            Flag(attrs, "beside", at), cut,
             new AltChoice(Flag(attrs, "decorative", at), OptionalText(attrs, "alt", at, 2000)),
             new CaptionChoice(Choice(attrs, "captionSource", at, CaptionSource.None), Text(attrs, "caption", at, "", 5000)),
-            new LinkChoice(Choice(attrs, "linkKind", at, FigureLinkKind.None), Text(attrs, "linkTarget", at, "", 2000)));
+            new LinkChoice(Choice(attrs, "linkKind", at, FigureLinkKind.None), Text(attrs, "linkTarget", at, "", 2000)))
+        {
+            Exceptions = Exceptions(attrs, at, cut.Shape),
+        };
+    }
+
+    private AspectRatio? Shape(JsonElement attrs, string at)
+    {
+        var text = Text(attrs, "shape", at, "", 20);
+        if (text.Length == 0 || text == AsIs) return null;
+        if (AspectRatio.TryParse(text, out var ratio) && ratio.Value is >= NarrowestShape and <= WidestShape) return ratio;
+        Refuse(at + "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
+        return null;
+    }
+
+    private DrawnCut? Drawn(JsonElement attrs, string at)
+    {
+        if (!attrs.TryGetProperty("cut", out var box) || box.ValueKind == JsonValueKind.Null) return null;
+        if (box.ValueKind == JsonValueKind.Object)
+        {
+            var sides = new[] { "x", "y", "width", "height" }.Select(name => box.TryGetProperty(name, out var v) && v.ValueKind == JsonValueKind.Number ? v.GetDouble() : -1).ToArray();
+            if (sides is [>= 0 and < 1, >= 0 and < 1, >= LeastDrawn and <= 1, >= LeastDrawn and <= 1] && sides[0] + sides[2] <= 1.000001 && sides[1] + sides[3] <= 1.000001)
+                return new DrawnCut(Text(box, "of", at + "cut.", "", 64), new KeepBox(sides[0], sides[1], Math.Min(sides[2], 1 - sides[0]), Math.Min(sides[3], 1 - sides[1])));
+        }
+        Refuse(at + "cut", "A cut drawn by hand is x, y, width and height in fractions of the picture, and lies inside it.");
+        return null;
+    }
+
+    private PerClass<FigureException?> Exceptions(JsonElement attrs, string at, AspectRatio? shape)
+    {
+        if (!attrs.TryGetProperty("at", out var all) || all.ValueKind == JsonValueKind.Null) return default;
+        if (all.ValueKind != JsonValueKind.Object || all.EnumerateObject().Any(one => !WidthClasses.All.Any(c => one.NameEquals(DocumentWriter.Written(c)))))
+        {
+            Refuse(at + "at", "Exceptions are given for phone, tablet and desktop, each an object.");
+            return default;
+        }
+        var exceptions = default(PerClass<FigureException?>).Select((c, _) =>
+            all.TryGetProperty(DocumentWriter.Written(c), out var own) && own.ValueKind == JsonValueKind.Object ? Exception(own, $"{at}at.{DocumentWriter.Written(c)}.", shape) : null);
+        if (!WidthClasses.All.All(c => exceptions[c]?.Hidden ?? false)) return exceptions;
+        Refuse(at + "at", "A picture is not hidden at every width: take it out instead.");
+        return default;
+    }
+
+    /// <returns>Null for one that changes nothing.</returns>
+    private FigureException? Exception(JsonElement own, string at, AspectRatio? shape)
+    {
+        var asset = Text(own, "asset", at, "", 64);
+        var cutsAnew = own.TryGetProperty("shape", out var given) && given.ValueKind != JsonValueKind.Null;
+        var drawn = Drawn(own, at);
+        var exception = new FigureException(
+            Flag(own, "hidden", at), asset.Length > 0 ? asset : null,
+            !_inCell && Has(own, "size") ? Size(own, at) : null,
+            Has(own, "side") ? Choice(own, "side", at, Side.Centre) : null,
+            Has(own, "beside") ? Flag(own, "beside", at) : null,
+            cutsAnew || drawn is not null ? new CutChoice(cutsAnew ? Shape(own, at) : shape, drawn) : null);
+        return exception == FigureException.None ? null : exception;
+
+        static bool Has(JsonElement own, string name) => own.TryGetProperty(name, out var value) && value.ValueKind != JsonValueKind.Null;
     }
 
     private FigureSize Size(JsonElement attrs, string at)

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Documents;
@@ -46,16 +47,50 @@ public static class DocumentWriter
 
     private static JsonObject Figure(FigureBlock f) => Node("figure", f.Id, null,
         ("asset", f.AssetId),
-        ("size", f.Size switch { FigureSize.ByPx px => px.CssPx, FigureSize.ByRole role => Written(role.Role), _ => DocumentReader.CellSize }),
+        ("size", Written(f.Size)),
         ("side", Written(f.Side)),
         ("beside", f.TextBeside),
-        ("shape", f.Shape?.ToString()),
+        ("shape", f.Cut.Shape?.ToString()),
+        ("cut", Written(f.Cut.Drawn)),
         ("alt", f.Alt.Own),
         ("decorative", f.Alt.Decorative),
         ("captionSource", Written(f.Caption.Source)),
         ("caption", f.Caption.Own),
         ("linkKind", Written(f.Link.Kind)),
-        ("linkTarget", f.Link.Target));
+        ("linkTarget", f.Link.Target),
+        ("at", Exceptions(f.Exceptions)));
+
+    /// <summary>By class of screen; null where everything is as everywhere.</summary>
+    private static JsonObject? Exceptions(PerClass<FigureException?> exceptions)
+    {
+        var written = new JsonObject();
+        foreach (var c in WidthClasses.All)
+        {
+            if (exceptions[c] is { } own) written[Written(c)] = Exception(own);
+        }
+        return written.Count > 0 ? written : null;
+    }
+
+    private static JsonObject Exception(FigureException own)
+    {
+        var written = new JsonObject();
+        if (own.Hidden) written["hidden"] = true;
+        if (own.AssetId is not null) written["asset"] = own.AssetId;
+        if (own.Size is { } size) written["size"] = Written(size);
+        if (own.Side is { } side) written["side"] = Written(side);
+        if (own.TextBeside is { } beside) written["beside"] = beside;
+        if (own.Cut is { } cut)
+        {
+            written["shape"] = cut.Shape?.ToString() ?? DocumentReader.AsIs;
+            if (cut.Drawn is not null) written["cut"] = Written(cut.Drawn);
+        }
+        return written;
+    }
+
+    private static JsonNode Written(FigureSize size) => size switch { FigureSize.ByPx px => px.CssPx, FigureSize.ByRole role => Written(role.Role), _ => DocumentReader.CellSize };
+
+    private static JsonObject? Written(DrawnCut? drawn) => drawn is not { Box: var b } cut ? null
+        : new() { ["of"] = cut.AssetId, ["x"] = b.X, ["y"] = b.Y, ["width"] = b.Width, ["height"] = b.Height };
 
     private static JsonObject Inline(Inline inline)
     {

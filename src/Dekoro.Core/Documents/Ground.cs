@@ -32,5 +32,5 @@ public sealed record BandBlock(string Id, Ground Ground, PerClass<int> LeastHeig
 
     /// <summary>The picture behind, as one that is placed: it goes by the band's own id and says nothing.</summary>
     public FigureBlock? Behind => Ground.AssetId is null ? null
-        : new(Id, Ground.AssetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, null, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
+        : new(Id, Ground.AssetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, CutChoice.AsIs, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
 }

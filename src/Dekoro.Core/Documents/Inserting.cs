@@ -16,7 +16,7 @@ public static class Inserting
     /// <summary>The same words with some pictures taken out, or put in as others.</summary>
     /// <param name="assetOf">The picture to stand in a picture's place; null takes the place out.</param>
     public static Document WithPictures(Document pieces, Func<string, string?> assetOf) =>
-        pieces.WithFigures(figure => assetOf(figure.AssetId) is { } id ? figure with { AssetId = id } : null);
+        pieces.WithFigures(figure => assetOf(figure.AssetId) is { } id ? figure.WithAsset(figure.AssetId, id) : null);
 
     private static Block Renamed(Block block, Func<string> newId) => block switch
     {

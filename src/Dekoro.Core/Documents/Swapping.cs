@@ -6,7 +6,7 @@ public static class Swapping
     /// <param name="altByBlock">The figures that change, by block id, each with the words it has of its own from then on; null takes the library's.</param>
     /// <returns>The document with all else as it was: what was written for the old picture is not said of the new one.</returns>
     public static Document Swap(Document document, string fromAsset, string toAsset, IReadOnlyDictionary<string, string?> altByBlock) =>
-        document.WithFigures(figure => figure.AssetId == fromAsset && altByBlock.TryGetValue(figure.Id, out var alt)
-            ? figure with { AssetId = toAsset, Alt = figure.Alt with { Own = alt } }
+        document.WithFigures(figure => altByBlock.TryGetValue(figure.Id, out var alt)
+            ? figure.WithAsset(fromAsset, toAsset) with { Alt = figure.AssetId == fromAsset ? figure.Alt with { Own = alt } : figure.Alt }
             : figure);
 }

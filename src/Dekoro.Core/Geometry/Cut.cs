@@ -29,6 +29,15 @@ public readonly record struct Cut(int X, int Y, int Width, int Height)
             Start(keep.Y, keep.Height, source.Height, h), w, h);
     }
 
+    /// <summary>The window drawn by hand, to the nearest px, and never empty.</summary>
+    public static Cut Drawn(KeepBox box, PixelSize source)
+    {
+        var (left, top) = (Math.Min((int)Math.Round(box.X * source.Width), source.Width - 1), Math.Min((int)Math.Round(box.Y * source.Height), source.Height - 1));
+        return new(left, top,
+            Math.Clamp((int)Math.Round((box.X + box.Width) * source.Width) - left, 1, source.Width - left),
+            Math.Clamp((int)Math.Round((box.Y + box.Height) * source.Height) - top, 1, source.Height - top));
+    }
+
     /// <summary>
     /// What the cut takes from the keep area, by side, as shares of the keep area's own width or height; 0 where less than
     /// a source px is lost.

@@ -31,9 +31,9 @@ public sealed record BandPlan(BandBlock Block, FigurePlan? Behind, PerClass<Band
         {
             var laid = PageFlow.Of(band, pictureOf, layout, c);
             var box = laid[0].Box;
-            var window = behind is null || ground.Repeats ? (Cut?)null : Cut.To(AspectRatio.Of(box.Width, box.Height), behind.Picture.Size, behind.Picture.KeepOrMiddle);
-            var grounds = known ? GroundsOf(laid, band, behind?.Picture, window, grid, layout) : [];
-            return (Grounds: grounds, On: new BandOnClass(box.Height, window?.ObjectPosition(behind!.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
+            var window = behind is null || ground.Repeats ? (Cut?)null : Cut.To(AspectRatio.Of(box.Width, box.Height), behind.Main.Picture.Size, behind.Main.Picture.KeepOrMiddle);
+            var grounds = known ? GroundsOf(laid, band, behind?.Main.Picture, window, grid, layout) : [];
+            return (Grounds: grounds, On: new BandOnClass(box.Height, window?.ObjectPosition(behind!.Main.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
         });
         var on = seen.Select((_, s) => s.On);
         return new(band, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null);

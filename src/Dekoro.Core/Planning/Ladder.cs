@@ -17,11 +17,18 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
     public const int MostWidths = 8;
     public const double WantedRatio = 1.10;
 
-    /// <summary>What each device of a profile wants of a slot: slot px × ratio, never more than the cut has.</summary>
-    public static ImmutableArray<Demand> DemandsOf(SlotWidth slot, DeviceProfile profile, int cutWidthPx) =>
-    [
-        .. profile.Devices.Select(d => new Demand(DemandPx(slot.At(d.ViewportCssPx), d.PixelRatio, cutWidthPx), d.Share)),
-    ];
+    /// <summary>
+    /// What each device of a profile wants of a slot: slot px × ratio, never more than the cut has. Where a slot is shown only
+    /// at widths that no device of the profile has, a dense screen at its beginning stands for them.
+    /// </summary>
+    public static ImmutableArray<Demand> DemandsOf(SlotWidth slot, DeviceProfile profile, int cutWidthPx)
+    {
+        var demands = profile.Devices.Where(d => slot.At(d.ViewportCssPx) > 0)
+            .Select(d => new Demand(DemandPx(slot.At(d.ViewportCssPx), d.PixelRatio, cutWidthPx), d.Share)).ToImmutableArray();
+        if (!demands.IsEmpty) return demands;
+        var shownFrom = slot.Segments.Select(s => s.FromPx).FirstOrDefault(from => slot.At(from) > 0);
+        return [new(DemandPx(slot.At(shownFrom), Fit.MostRatio, cutWidthPx), 1)];
+    }
 
     /// <summary>The least K widths with which every place is within <see cref="WantedRatio"/>, at most eight.</summary>
     /// <param name="places">The demands of each place of this picture in this cut; at least one place.</param>

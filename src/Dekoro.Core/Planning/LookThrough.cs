@@ -1,3 +1,4 @@
+using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Widths;
@@ -15,12 +16,11 @@ public sealed record Standing(PictureFacts Picture, Cut Cut, KeepLoss Loss, PerC
 /// <summary>Looks at pictures through a place, instead of cropping each by hand to find out which one works.</summary>
 public static class LookThrough
 {
-    /// <param name="shape">Null: as is.</param>
-    public static Standing Of(PictureFacts picture, SlotWidth slot, AspectRatio? shape, PageLayout layout)
+    public static Standing Of(PictureFacts picture, SlotWidth slot, CutChoice choice, PageLayout layout)
     {
-        var cut = PagePlanner.CutOf(shape, picture);
+        var cut = PagePlanner.CutOf(choice, picture);
         var exact = Ladder.DemandsOf(slot, layout.Style.Devices, cut.Width).Select(d => d.WidthPx).ToArray();
-        return new(picture, cut, PagePlanner.LossOf(shape, picture, cut), PagePlanner.FitsOf(picture, cut, slot, exact, layout.Style), 1 - cut.ShareOf(picture.Size));
+        return new(picture, cut, PagePlanner.LossOf(choice, picture, cut), PagePlanner.FitsOf(picture, cut, slot, exact, layout.Style), 1 - cut.ShareOf(picture.Size));
     }
 
     /// <summary>Sharper ones first, then those whose keep area stays whole, then those of which least is cut off.</summary>

@@ -63,8 +63,10 @@ public sealed class PageFlow
     {
         var (y, space, floatUntil, floatWidth, gutter) = (room.Top, 0.0, 0.0, 0.0, _layout.Style.GutterPx);
         var (first, afterBand) = (true, false);
-        foreach (var block in blocks)
+        foreach (var given in blocks)
         {
+            if (given is FigureBlock hidden && hidden.IsHiddenOn(_class)) continue;
+            var block = given is FigureBlock one ? one.On(_class) : given;
             var style = TypeScale.Of(block, _layout.Style, setting);
             var before = first ? 0 : afterBand && block is BandBlock ? 0 : Math.Max(space, style.BeforePx);
             (first, afterBand, space) = (false, block is BandBlock, block is FigureBlock or ColumnsBlock or BandBlock ? TypeScale.BetweenPx(setting) : style.AfterPx);
@@ -129,7 +131,7 @@ public sealed class PageFlow
     private double Figure(FigureBlock figure, double left, double top, double width)
     {
         var picture = _pictureOf(figure);
-        var shape = picture is null ? figure.Shape?.Value ?? 1.5 : PagePlanner.CutOf(figure, picture).Shape.Value;
+        var shape = picture is null ? figure.Cut.Shape?.Value ?? 1.5 : PagePlanner.CutOf(figure.Cut, picture).Shape.Value;
         var height = width / shape;
         var caption = picture is null ? "" : PagePlanner.CaptionOf(figure, picture);
         if (caption.Length > 0)

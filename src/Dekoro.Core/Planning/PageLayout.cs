@@ -65,11 +65,23 @@ public sealed class PageLayout
 
         IEnumerable<Stand> Of(Block block) => block switch
         {
-            FigureBlock figure => [new(figure, this, SlotOf(figure.Size), null)],
-            ColumnsBlock columns => columns.Pieces.OfType<FigureBlock>().Select(f => new Stand(f, this, CellOf(columns.InRow, columns.Extent), null)),
-            BandBlock band => (band.Behind is { } behind ? [new Stand(behind, this, Page, HeightsOf(band))] : Enumerable.Empty<Stand>()).Concat(band.Blocks.SelectMany(Of)),
+            FigureBlock figure => StandsOf(figure, f => SlotOf(f.Size)),
+            ColumnsBlock columns => columns.Pieces.OfType<FigureBlock>().SelectMany(f => StandsOf(f, _ => CellOf(columns.InRow, columns.Extent))),
+            BandBlock band => (band.Behind is { } behind ? [new Stand(behind, this, new(true, true, true), Page, HeightsOf(band))] : Enumerable.Empty<Stand>()).Concat(band.Blocks.SelectMany(Of)),
             _ => [],
         };
+
+        // One for each picture and cut that the figure shows on one class of screen or another, the widest first.
+        IEnumerable<Stand> StandsOf(FigureBlock figure, Func<FigureBlock, SlotWidth> slotOf)
+        {
+            var shown = WidthClasses.All.Reverse().Where(c => !figure.IsHiddenOn(c)).Select(c => (Class: c, Figure: figure.On(c)));
+            foreach (var same in shown.GroupBy(s => (s.Figure.AssetId, s.Figure.Cut)))
+            {
+                var byClass = same.ToDictionary(s => s.Class, s => s.Figure);
+                var on = new PerClass<bool>().Select((c, _) => byClass.ContainsKey(c));
+                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? slotOf(byClass[c]) : SlotWidth.None), Style.Classes), null);
+            }
+        }
 
         PerClass<double> HeightsOf(BandBlock band) => new PerClass<int>().Select((c, _) => PageFlow.Of(band, pictureOf, this, c)[0].Box.Height);
     }
@@ -80,15 +92,13 @@ public sealed class PageLayout
     /// </summary>
     public PerClass<bool> BesideOf(FigureBlock figure)
     {
-        if (figure.Size is FigureSize.OfCell or FigureSize.Behind) return new(false, false, false);
-        var mayStandBeside = figure.TextBeside && figure.Side != Side.Centre && !BreaksOut(figure.Size)
-            && figure.Size is not FigureSize.ByRole { Role: SizeRole.Column };
-        var slot = SlotOf(figure.Size);
         return new PerClass<bool>(false, true, true).Select((c, wideEnough) =>
         {
+            var f = figure.On(c);
+            if (!wideEnough || figure.IsHiddenOn(c) || !f.TextBeside || f.Side == Side.Centre || BreaksOut(f.Size)
+                || f.Size is FigureSize.OfCell or FigureSize.Behind or FigureSize.ByRole { Role: SizeRole.Column }) return false;
             var narrowest = Style.Classes.FromPx(c);
-            return wideEnough && mayStandBeside
-                && Column.At(narrowest) - slot.At(narrowest) - Style.GutterPx >= LeastCharactersBeside * Style.Face.MeanAdvanceEm * Style.TextPx;
+            return Column.At(narrowest) - SlotOf(f.Size).At(narrowest) - Style.GutterPx >= LeastCharactersBeside * Style.Face.MeanAdvanceEm * Style.TextPx;
         });
     }
 

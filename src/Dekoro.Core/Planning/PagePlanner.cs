@@ -18,20 +18,34 @@ public static class PagePlanner
     /// <summary>Where the page's pictures stand, before any ladder is chosen.</summary>
     public static ImmutableArray<Place> PlacesOf(PageSource page, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures) =>
     [
-        .. layout.Standing(page.Document, f => pictures.GetValueOrDefault(f.AssetId))
+        .. layout.Standing(WithKnown(page.Document, pictures), f => pictures.GetValueOrDefault(f.AssetId))
             .Where(s => pictures.ContainsKey(s.Figure.AssetId))
             .Select(s => (s.Figure, Picture: pictures[s.Figure.AssetId], Stand: s))
-            .Select(s => new Place(page.Id, s.Figure.Id, s.Picture.Id, CutOf(s.Figure, s.Picture), s.Stand.SlotOf(s.Picture))),
+            .Select(s => new Place(page.Id, s.Figure.Id, s.Picture.Id, CutOf(s.Figure.Cut, s.Picture), s.Stand.SlotOf(s.Picture), s.Stand.On)),
     ];
 
-    public static PagePlan Plan(PageSource page, PlanFacts facts)
+    /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
+    private static Document WithKnown(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
+    {
+        return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
+            ? page.WithFigures(f => f with { Exceptions = f.Exceptions.Select((_, own) => own?.AssetId is { } id && IsGone(id) ? own with { AssetId = null } : own) })
+            : page;
+
+        bool IsGone(string id) => !pictures.ContainsKey(id);
+    }
+
+    public static PagePlan Plan(PageSource given, PlanFacts facts)
     {
         var layout = new PageLayout(facts.Style);
+        var page = given with { Document = WithKnown(given.Document, facts.Pictures) };
         var places = PlacesOf(page, layout, facts.Pictures);
         var ladders = places.Concat(facts.Elsewhere.Where(e => e.PageId != page.Id))
             .ToLookup(p => (p.AssetId, p.Cut), p => p.Slot);
-        var loading = LoadingOf(page, places, facts, layout);
+        var byBlock = places.ToLookup(p => p.BlockId);
+        var loading = LoadingOf(page, byBlock, facts, layout);
         var notices = ImmutableArray.CreateBuilder<Notice>();
+        foreach (var figure in given.Document.Figures.Where(f => f.Assets.Skip(1).Any(id => !facts.Pictures.ContainsKey(id))))
+            notices.Add(new(figure.Id, "The other picture that was chosen for one width is no longer in the library: the usual one stands there until you choose again."));
         var links = ReadLinks(page, facts.Addresses, notices);
         var figures = ImmutableDictionary.CreateBuilder<string, FigurePlan>();
         foreach (var figure in page.Document.Figures)
@@ -41,9 +55,8 @@ public static class PagePlanner
                 notices.Add(new(figure.Id, "The picture that stood here is no longer in the library: choose another, or take the place out.", true));
                 continue;
             }
-            var place = places.First(p => p.BlockId == figure.Id);
-            var ladder = LadderOf(picture, place.Cut, ladders[(picture.Id, place.Cut)], facts.Style.Devices);
-            figures.Add(figure.Id, FigureOf(figure, picture, place, ladder, loading[figure.Id], layout, facts, notices));
+            ImmutableArray<PlannedCut> cuts = [.. byBlock[figure.Id].Select(place => PlannedOf(figure, place, ladders[(place.AssetId, place.Cut)], facts))];
+            figures.Add(figure.Id, FigureOf(figure, picture, cuts, loading[figure.Id], layout, facts, notices));
         }
         var planned = figures.ToImmutable();
         var bands = page.Document.Blocks.OfType<BandBlock>().Select(band => BandPlan.Of(
@@ -52,17 +65,17 @@ public static class PagePlanner
         return new PagePlan(page, layout, facts.Addresses, planned, bands, links, notices.ToImmutable(), WeightsOf(planned.Values));
     }
 
-    /// <summary>What a figure shows of its picture: its shape, steered by the keep area, or the whole.</summary>
-    public static Cut CutOf(FigureBlock figure, PictureFacts picture) => CutOf(figure.Shape, picture);
-
-    /// <param name="shape">Null: as is.</param>
-    public static Cut CutOf(AspectRatio? shape, PictureFacts picture) => shape is { } s
-        ? Cut.To(s, picture.Size, picture.KeepOrMiddle)
-        : Cut.Whole(picture.Size);
+    /// <summary>What a place shows of a picture: what was drawn by hand, or its shape, steered by the keep area, or the whole.</summary>
+    public static Cut CutOf(CutChoice choice, PictureFacts picture) => (choice.DrawnOn(picture.Id), choice.Shape) switch
+    {
+        ({ } drawn, _) => Cut.Drawn(drawn, picture.Size),
+        (_, { } shape) => Cut.To(shape, picture.Size, picture.KeepOrMiddle),
+        _ => Cut.Whole(picture.Size),
+    };
 
     /// <summary>What a cut takes from the keep area; nothing where the picture has no keep area or stands as is.</summary>
-    public static KeepLoss LossOf(AspectRatio? shape, PictureFacts picture, Cut cut) =>
-        shape is null || picture.Keep is not { } keep ? default : cut.LossFrom(keep, picture.Size);
+    public static KeepLoss LossOf(CutChoice choice, PictureFacts picture, Cut cut) =>
+        choice.IsAsIs(picture.Id) || picture.Keep is not { } keep ? default : cut.LossFrom(keep, picture.Size);
 
     /// <summary>How a cut of a picture fits a slot on each class of screen; a drawing is sharp at any size.</summary>
     public static PerClass<Fit> FitsOf(PictureFacts picture, Cut cut, SlotWidth slot, IReadOnlyList<int> ladderPx, SiteStyle style)
@@ -81,21 +94,26 @@ public static class PagePlanner
     public static BytesModel BytesOf(PictureFacts picture, Cut cut) =>
         picture.Bytes.ForCut((double)cut.Height / cut.Width, (double)picture.Size.Height / picture.Size.Width);
 
+    private static PlannedCut PlannedOf(FigureBlock figure, Place place, IEnumerable<SlotWidth> slots, PlanFacts facts)
+    {
+        var picture = facts.Pictures[place.AssetId];
+        var formats = FormatsOf(picture, place.Cut);
+        // A pattern is named in a style, which takes one file: that which every browser reads.
+        if (figure.Size is FigureSize.Behind { Repeats: true }) formats = [formats[^1]];
+        var choice = figure.On(WidthClasses.All.First(c => place.On[c])).Cut;
+        return new(place.On, picture, place.Cut, LossOf(choice, picture, place.Cut), place.Slot, LadderOf(picture, place.Cut, slots, facts.Style.Devices), formats);
+    }
+
     private static FigurePlan FigureOf(
-        FigureBlock figure, PictureFacts picture, Place place, Ladder ladder, Loading loading, PageLayout layout, PlanFacts facts,
+        FigureBlock figure, PictureFacts picture, ImmutableArray<PlannedCut> cuts, Loading loading, PageLayout layout, PlanFacts facts,
         ImmutableArray<Notice>.Builder notices)
     {
-        var cut = place.Cut;
-        var fits = FitsOf(picture, cut, place.Slot, ladder.WidthsPx, facts.Style);
-        var loss = LossOf(figure.Shape, picture, cut);
+        var fits = cuts.Select(cut => (Cut: cut, Fits: FitsOf(cut.Picture, cut.Cut, cut.Slot, cut.Ladder.WidthsPx, facts.Style))).ToList();
         var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
-        var formats = FormatsOf(picture, cut);
-        // A pattern is named in a style, which takes one file: that which every browser reads.
-        if (figure.Size is FigureSize.Behind { Repeats: true }) formats = [formats[^1]];
-        return new FigurePlan(figure, picture, cut, loss, place.Slot, layout.BesideOf(figure), ladder, formats,
-            loading, fits, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure.Link.Kind == FigureLinkKind.LargeFile ? LargeFileOf(picture) : null);
+        var fitOf = new PerClass<int>().Select((c, _) => fits.Where(f => f.Cut.On[c]).Select(f => f.Fits[c]).FirstOrDefault());
+        return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure.Link.Kind == FigureLinkKind.LargeFile ? LargeFileOf(picture) : null);
     }
 
     /// <summary>The words under a figure; empty for none.</summary>
@@ -165,17 +183,16 @@ public static class PagePlanner
     /// What begins in a class's first screen is fetched at once; of those, the largest on the class with the most visits
     /// goes first.
     /// </summary>
-    private static Dictionary<string, Loading> LoadingOf(PageSource page, ImmutableArray<Place> places, PlanFacts facts, PageLayout layout)
+    private static Dictionary<string, Loading> LoadingOf(PageSource page, ILookup<string, Place> places, PlanFacts facts, PageLayout layout)
     {
         var style = facts.Style;
         var result = page.Document.Figures.ToDictionary(f => f.Id, _ => Loading.Later);
         var byVisits = WidthClasses.All.OrderByDescending(c => style.Devices.In(c, style.Classes).Sum(d => d.Share));
-        var standing = places.ToDictionary(p => p.BlockId);
         string? first = null;
         foreach (var c in byVisits)
         {
             var tops = PageFlow.Of(page.Document, facts.PictureOf, layout, c).ToDictionary(l => l.Block.Id, l => l.Box.Top);
-            var inView = page.Document.Figures.Where(f => standing.ContainsKey(f.Id) && tops[f.Id] < style.FirstScreenPx[c]).ToList();
+            var inView = page.Document.Figures.Where(f => PlaceOn(f, c) is not null && tops[f.Id] < style.FirstScreenPx[c]).ToList();
             foreach (var f in inView) result[f.Id] = Loading.AtOnce;
             first ??= inView.MaxBy(f => AreaAt(f, c))?.Id;
         }
@@ -184,9 +201,12 @@ public static class PagePlanner
 
         double AreaAt(FigureBlock f, WidthClass c)
         {
-            var (w, shape) = (standing[f.Id].Slot.At(style.Classes.ReferencePx[c]), standing[f.Id].Cut.Shape.Value);
-            return w * w / shape;
+            var place = PlaceOn(f, c)!;
+            var w = place.Slot.At(style.Classes.ReferencePx[c]);
+            return w * w / place.Cut.Shape.Value;
         }
+
+        Place? PlaceOn(FigureBlock f, WidthClass c) => places[f.Id].FirstOrDefault(p => p.On[c]);
     }
 
     private static PerClass<Weight> WeightsOf(IEnumerable<FigurePlan> figures)
@@ -196,6 +216,6 @@ public static class PagePlanner
             list.Where(f => f.Loading != Loading.Later).Sum(f => BytesIn(f, c)),
             list.Where(f => f.Loading == Loading.Later).Sum(f => BytesIn(f, c))));
 
-        static double BytesIn(FigurePlan f, WidthClass c) => f.IsUnchanged ? f.Picture.FileBytes : f.Fits[c].ExpectedBytes;
+        static double BytesIn(FigurePlan f, WidthClass c) => f.On(c) is { IsUnchanged: true } cut ? cut.Picture.FileBytes : f.Fits[c]?.ExpectedBytes ?? 0;
     }
 }

@@ -24,7 +24,9 @@ public sealed record PlanFacts(
 }
 
 /// <summary>A picture standing somewhere: what a ladder needs to know of it.</summary>
-public sealed record Place(string PageId, string BlockId, string AssetId, Cut Cut, SlotWidth Slot);
+/// <param name="Slot">Nothing on the classes where it is not shown.</param>
+/// <param name="On">The classes where it is.</param>
+public sealed record Place(string PageId, string BlockId, string AssetId, Cut Cut, SlotWidth Slot, PerClass<bool> On);
 
 public enum OutputFormat { Avif, WebP, Jpeg, Png, Gif, Svg }
 
@@ -38,14 +40,12 @@ public sealed record PlannedFile(string AssetId, Cut Cut, int WidthPx, OutputFor
 /// <summary>When a browser fetches a picture: first of all, at once, or on scrolling near.</summary>
 public enum Loading { First, AtOnce, Later }
 
-/// <summary>Everything decided about one placed picture; markup, fit, checks and weight read it from here.</summary>
-/// <param name="Alt">Empty for a decorative picture.</param>
-/// <param name="Link">Where the picture leads; null for nowhere or the large file.</param>
-/// <param name="LargeFile">The file opened by a click, where that is set.</param>
+/// <summary>One cut of one picture as a figure shows it, on all classes of screen or on some.</summary>
+/// <param name="On">The classes on which it is shown.</param>
+/// <param name="Slot">How wide it stands; nothing where it is not shown.</param>
 /// <param name="Formats">In the order in which they are offered, the one every browser reads last.</param>
-public sealed record FigurePlan(
-    FigureBlock Block, PictureFacts Picture, Cut Cut, KeepLoss Loss, SlotWidth Slot, PerClass<bool> Beside, Ladder Ladder,
-    ImmutableArray<OutputFormat> Formats, Loading Loading, PerClass<Fit> Fits, string Alt, string Caption, Link? Link, PlannedFile? LargeFile)
+public sealed record PlannedCut(
+    PerClass<bool> On, PictureFacts Picture, Cut Cut, KeepLoss Loss, SlotWidth Slot, Ladder Ladder, ImmutableArray<OutputFormat> Formats)
 {
     public bool IsUnchanged => Formats is [OutputFormat.Svg];
 
@@ -53,13 +53,27 @@ public sealed record FigurePlan(
         ? [new(Picture.Id, Cut, 0, format)]
         : Ladder.WidthsPx.Select(w => new PlannedFile(Picture.Id, Cut, w, format));
 
-    public IEnumerable<PlannedFile> Files => Formats.SelectMany(FilesIn).Concat(LargeFile is null ? [] : [LargeFile]);
-
     /// <summary>Width in px of the file that a device takes; 0 for a file given out unchanged.</summary>
     public int WidthTakenBy(double viewportCssPx, double pixelRatio) =>
         IsUnchanged ? 0 : Forecast.Take(Ladder.WidthsPx, Slot.At(viewportCssPx), pixelRatio);
+}
 
-    public Place PlaceOn(string pageId) => new(pageId, Block.Id, Picture.Id, Cut, Slot);
+/// <summary>Everything decided about one placed picture; markup, fit, checks and weight read it from here.</summary>
+/// <param name="Cuts">What it shows of which picture, that of the widest screens first; at least one.</param>
+/// <param name="Fits">Null where it is hidden.</param>
+/// <param name="Alt">Empty for a decorative picture.</param>
+/// <param name="Link">Where the picture leads; null for nowhere or the large file.</param>
+/// <param name="LargeFile">The file opened by a click, where that is set.</param>
+public sealed record FigurePlan(
+    FigureBlock Block, ImmutableArray<PlannedCut> Cuts, PerClass<bool> Beside, Loading Loading, PerClass<Fit?> Fits, string Alt, string Caption, Link? Link, PlannedFile? LargeFile)
+{
+    /// <summary>The cut that stands on most screens' widths: that of the widest ones.</summary>
+    public PlannedCut Main => Cuts[0];
+
+    /// <returns>Null where the picture is hidden.</returns>
+    public PlannedCut? On(WidthClass c) => Cuts.FirstOrDefault(cut => cut.On[c]);
+
+    public IEnumerable<PlannedFile> Files => Cuts.SelectMany(cut => cut.Formats.SelectMany(cut.FilesIn)).Concat(LargeFile is null ? [] : [LargeFile]);
 }
 
 /// <summary>Something a person should know about a piece of the page.</summary>
@@ -79,6 +93,9 @@ public sealed record PagePlan(
     PageSource Page, PageLayout Layout, SiteAddresses Addresses, ImmutableDictionary<string, FigurePlan> Figures,
     ImmutableDictionary<string, BandPlan> Bands, ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights)
 {
+    /// <summary>Every picture of which files are needed; one may come more than once.</summary>
+    public IEnumerable<string> Assets => Figures.Values.SelectMany(f => f.Files).Select(f => f.AssetId);
+
     /// <summary>Every link that leads somewhere, of words and of pictures.</summary>
     public IEnumerable<Link> LinksOut => Links.Values.Select(r => r.Link).Concat(Figures.Values.Select(f => f.Link)).OfType<Link>();
 }

@@ -11,19 +11,26 @@ namespace Dekoro.Core.Planning;
 public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePicture = false)
 {
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
-    public static Remedy? For(FigurePlan figure, PageLayout layout) => For(figure.Picture, figure.Cut, figure.Fits, layout, TakesSize(figure.Block.Size));
+    public static Remedy? For(FigurePlan figure, PageLayout layout)
+    {
+        var worst = WidthClasses.All.Select(c => figure.Fits[c]).OfType<Fit>().Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density);
+        if (worst is null || figure.On(worst.Class) is not { } cut) return null;
+        // One size for all widths mends nothing where a width has a size, a cut or a picture of its own.
+        var isSame = WidthClasses.All.All(c => figure.Block.Exceptions[c] is null or { Hidden: true });
+        return For(worst, cut.Picture, cut.Cut, layout, isSame && TakesSize(figure.Block.Size));
+    }
 
     /// <summary>False where the place gives a picture its size.</summary>
     public static bool TakesSize(FigureSize size) => size is not (FigureSize.OfCell or FigureSize.Behind);
 
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
     /// <param name="takesSize">False where the place gives the picture its size, as a cell does.</param>
-    public static Remedy? For(Standing standing, PageLayout layout, bool takesSize = true) => For(standing.Picture, standing.Cut, standing.Fits, layout, takesSize);
+    public static Remedy? For(Standing standing, PageLayout layout, bool takesSize = true) =>
+        WidthClasses.All.Select(c => standing.Fits[c]).Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density) is { } worst
+            ? For(worst, standing.Picture, standing.Cut, layout, takesSize) : null;
 
-    private static Remedy? For(PictureFacts picture, Cut cut, PerClass<Fit> fits, PageLayout layout, bool takesSize)
+    private static Remedy For(Fit worst, PictureFacts picture, Cut cut, PageLayout layout, bool takesSize)
     {
-        var worst = WidthClasses.All.Select(c => fits[c]).Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density);
-        if (worst is null) return null;
         var at = worst.Class.ToString().ToLowerInvariant();
         if (worst.Reason == FitReason.Blurred) return new("The picture itself is blurred: no size mends that, so choose another.");
         if (worst.Reason == FitReason.CutTooTight)

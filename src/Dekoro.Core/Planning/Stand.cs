@@ -5,9 +5,11 @@ using Dekoro.Core.Widths;
 namespace Dekoro.Core.Planning;
 
 /// <summary>A picture's place on a page, before it is said which picture stands in it.</summary>
-/// <param name="Box">How wide the place is, at every width.</param>
+/// <param name="Figure">As it stands on the widest of the classes on which this picture and cut of it are shown.</param>
+/// <param name="On">Those classes.</param>
+/// <param name="Box">How wide the place is, at every width; nothing on the other classes.</param>
 /// <param name="CoveredPx">Where the picture covers a box of a height of its own: that height on each class of screen, CSS px.</param>
-public sealed record Stand(FigureBlock Figure, PageLayout Layout, SlotWidth Box, PerClass<double>? CoveredPx)
+public sealed record Stand(FigureBlock Figure, PageLayout Layout, PerClass<bool> On, SlotWidth Box, PerClass<double>? CoveredPx)
 {
     /// <summary>How wide a picture is drawn here: as wide as the box, or wider where it has to be as high.</summary>
     public SlotWidth SlotOf(PictureFacts picture) => (Figure.Size, CoveredPx) switch

@@ -159,7 +159,7 @@ internal static class FileEndpoints
     }
 
     private static IEnumerable<Standing> BestFirst(IReadOnlyList<Asset> all, (SlotWidth Slot, AspectRatio? Shape) place, PageLayout layout) =>
-        LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, place.Slot, place.Shape, layout)));
+        LookThrough.BestFirst(all.Select(a => LookThrough.Of(a.Facts, place.Slot, new CutChoice(place.Shape), layout)));
 
     private static ProblemHttpResult NoPlace() => Problems.Of(400, "A place has a size, as in size=half, and perhaps a shape, as in shape=16:9.", "size");
 
@@ -182,7 +182,7 @@ internal static class FileEndpoints
         var places = book.PlacesByPicture()[id].ToList();
         var twins = workspace.Assets.TwinsOf([id])[id];
         return TypedResults.Ok(new FileDetail(ItemOf(asset, places.Count, twins), [.. workspace.Assets.FindMany([.. twins]).Select(t => ItemOf(t, 0))],
-            [.. places.Select(p => new FilePlace(p.Page.Id, p.Page.Title, p.Figure.Id, SizeOf(p.Figure.Size), p.Figure.Shape?.ToString(), PlainText.Beside(book.DocumentOf(p.Page), p.Figure.Id)))]));
+            [.. places.Select(p => new FilePlace(p.Page.Id, p.Page.Title, p.Figure.Id, SizeOf(p.Figure.Size), p.Figure.Cut.Shape?.ToString(), PlainText.Beside(book.DocumentOf(p.Page), p.Figure.Id)))]));
     }
 
     private static async Task<Results<Ok<TakenList>, ProblemHttpResult>> Add(HttpRequest request, TakingIn takingIn, string? folder, CancellationToken stop)

@@ -15,14 +15,19 @@ public sealed record FitLook(double SlotCssPx, FitWord Word, FitReason Reason, d
 
 /// <summary>A placed picture as the plan has it.</summary>
 /// <param name="Picture">Names its proofs: the id with the version in use.</param>
+/// <param name="Fits">Null where it is hidden.</param>
+/// <param name="On">Null where it is hidden; elsewhere what stands there, the same on all classes as a rule.</param>
 /// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
 /// <param name="Slot">Its width at every viewport.</param>
 /// <param name="Files">How many files will be made for it.</param>
 public sealed record FigureLook(
-    string Asset, string Picture, string Title, int SourceWidth, int SourceHeight, Cut Cut, string Loss, PerClass<FitLook> Fits, Remedy? Remedy, PerClass<bool> Beside,
-    string Alt, string Caption, IReadOnlyList<Segment> Slot, IReadOnlyList<int> WidthsPx, int Files);
+    string Asset, string Picture, string Title, int SourceWidth, int SourceHeight, Cut Cut, string Loss, PerClass<FitLook?> Fits, Remedy? Remedy, PerClass<bool> Beside,
+    string Alt, string Caption, IReadOnlyList<Segment> Slot, IReadOnlyList<int> WidthsPx, int Files, PerClass<CutLook?> On);
 
-/// <param name="SlotCssPx">How wide the picture stands on the device.</param>
+/// <summary>What a picture shows on a class of screen.</summary>
+public sealed record CutLook(string Asset, string Picture, string Title, Cut Cut, string Loss, int SourceWidth, int SourceHeight);
+
+/// <param name="SlotCssPx">How wide the picture stands on the device; 0 where it is hidden.</param>
 /// <param name="WidthPx">Of the file the device takes; 0 for one given out unchanged.</param>
 public sealed record FileTaken(string BlockId, double SlotCssPx, int WidthPx);
 
@@ -71,7 +76,7 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
     public async Task<string?> MarkupAsync(PageSource page, string blockId)
     {
         var plan = PagePlanner.Plan(page, book.Facts(page));
-        var assets = workspace.Assets.FindMany([.. plan.Figures.Values.Select(f => f.Picture.Id).Distinct()]).ToDictionary(a => a.Id);
+        var assets = workspace.Assets.FindMany([.. plan.Assets.Distinct()]).ToDictionary(a => a.Id);
         var model = new PageModel(plan, book.Frame(), new PlannedAddresses("media/", assets, maker), PageModel.RootOf(page.Path), IsProof: false);
         var all = (await renderer.BlocksAsync(model)).Concat(await renderer.FiguresWithinAsync(model));
         return all.FirstOrDefault(b => b.BlockId == blockId) is { Html.Length: > 0 } piece ? Readable.Html(piece.Html) : null;
@@ -84,7 +89,9 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
         return
         [
             .. page.Document.Figures.Where(f => plan.Figures.ContainsKey(f.Id)).Select(f => plan.Figures[f.Id])
-                .Select(f => new FileTaken(f.Block.Id, f.Slot.At(viewportCssPx), f.WidthTakenBy(viewportCssPx, pixelRatio))),
+                .Select(f => f.On(plan.Layout.Style.Classes.ClassOf(viewportCssPx)) is { } cut
+                    ? new FileTaken(f.Block.Id, cut.Slot.At(viewportCssPx), cut.WidthTakenBy(viewportCssPx, pixelRatio))
+                    : new FileTaken(f.Block.Id, 0, 0)),
         ];
     }
 
@@ -120,7 +127,8 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
         band.Mend is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
 
     private static FigureLook FigureOf(FigurePlan f, PageLayout layout) => new(
-        f.Picture.Id, ProofAddresses.NameOf(f.Picture), f.Picture.Words.Title, f.Picture.Size.Width, f.Picture.Size.Height, f.Cut, f.Loss.InWords(),
-        f.Fits.Select((_, fit) => FitOf(fit, f.IsUnchanged ? f.Picture.FileBytes : null)),
-        Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, f.Slot.Segments, f.IsUnchanged ? [] : f.Ladder.WidthsPx, f.Files.Count());
+        f.Main.Picture.Id, ProofAddresses.NameOf(f.Main.Picture), f.Main.Picture.Words.Title, f.Main.Picture.Size.Width, f.Main.Picture.Size.Height, f.Main.Cut, f.Main.Loss.InWords(),
+        f.Fits.Select((c, fit) => fit is null ? null : FitOf(fit, f.On(c) is { IsUnchanged: true } cut ? cut.Picture.FileBytes : null)),
+        Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, SlotWidth.PerClass(f.Fits.Select((c, _) => f.On(c)?.Slot ?? SlotWidth.None), layout.Style.Classes).Segments, f.Main.IsUnchanged ? [] : f.Main.Ladder.WidthsPx, f.Files.Count(),
+        f.Fits.Select((c, _) => f.On(c) is { } cut ? new CutLook(cut.Picture.Id, ProofAddresses.NameOf(cut.Picture), cut.Picture.Words.Title, cut.Cut, cut.Loss.InWords(), cut.Picture.Size.Width, cut.Picture.Size.Height) : null));
 }

@@ -99,7 +99,7 @@ internal static class MediaEndpoints
         var source = book.SourceOf(page);
         if (desk is not null) return Results.Text(await looking.PageAsync(source, Looking.ForDesk), "text/html");
         var plan = PagePlanner.Plan(source, book.Facts(source));
-        var assets = workspace.Assets.FindMany([.. plan.Figures.Values.Select(f => f.Picture.Id).Distinct()]).ToDictionary(a => a.Id);
+        var assets = workspace.Assets.FindMany([.. plan.Assets.Distinct()]).ToDictionary(a => a.Id);
         workspace.Renditions.Register(plan.Figures.Values.SelectMany(f => f.Files).Where(f => !f.IsUnchanged).Distinct()
             .Select(f => (maker.NameOf(assets[f.AssetId], f), f.AssetId, Json.Write(f))));
         return Results.Text(await looking.PageAsync(source, new PlannedAddresses("/media/", assets, maker)), "text/html");

@@ -56,7 +56,7 @@ internal static class PageEndpoints
     {
         var facts = book.Facts();
         return [.. workspace.Pages.All().Select(p => new PageItem(p.Id, p.Kind, p.Title, p.Path, p.Summary, book.StateOf(p), p.IsOn, p.ChangedAt, p.PublishedAt,
-            [.. book.DocumentOf(p).Figures.Select(f => f.AssetId).Where(facts.Pictures.ContainsKey)],
+            [.. book.DocumentOf(p).Figures.SelectMany(f => f.Assets).Where(facts.Pictures.ContainsKey)],
             PagePlanner.Plan(book.SourceOf(p), p.IsOn ? facts : book.Facts(book.SourceOf(p))).Notices.Length))];
     }
 

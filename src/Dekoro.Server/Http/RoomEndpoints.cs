@@ -232,8 +232,8 @@ internal static class RoomEndpoints
             [
                 .. book.PlacesByPicture()[asset.Id].Select(p =>
                 {
-                    var standing = LookThrough.Of(facts, p.Stand.SlotOf(facts), p.Figure.Shape, layout);
-                    return new CutInUse(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size), p.Figure.Shape?.ToString(), FileEndpoints.ThroughOf(standing),
+                    var standing = LookThrough.Of(facts, p.Stand.SlotOf(facts), p.Figure.Cut, layout);
+                    return new CutInUse(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size), p.Figure.Cut.Shape?.ToString(), FileEndpoints.ThroughOf(standing),
                         Remedy.For(standing, layout, Remedy.TakesSize(p.Figure.Size)));
                 }),
             ],
@@ -241,8 +241,8 @@ internal static class RoomEndpoints
                 .. workspace.Style.Current.Shapes.Select(text =>
                 {
                     var shape = AspectRatio.TryParse(text, out var parsed) ? parsed : size.Shape;
-                    var cut = PagePlanner.CutOf(shape, facts);
-                    return new ShapeLook(text, cut, PagePlanner.LossOf(shape, facts, cut).InWords());
+                    var cut = PagePlanner.CutOf(new CutChoice(shape), facts);
+                    return new ShapeLook(text, cut, PagePlanner.LossOf(new CutChoice(shape), facts, cut).InWords());
                 }),
             ]);
     }

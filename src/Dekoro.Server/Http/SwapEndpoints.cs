@@ -35,8 +35,8 @@ internal static class SwapEndpoints
         return TypedResults.Ok<IReadOnlyList<SwapPlace>>(
         [
             .. book.PlacesByPicture()[id].Select(p => new SwapPlace(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size),
-                FileEndpoints.ThroughOf(LookThrough.Of(from.Facts, p.Stand.SlotOf(from.Facts), p.Figure.Shape, layout)),
-                FileEndpoints.ThroughOf(LookThrough.Of(to.Facts, p.Stand.SlotOf(to.Facts), p.Figure.Shape, layout)))),
+                FileEndpoints.ThroughOf(LookThrough.Of(from.Facts, p.Stand.SlotOf(from.Facts), p.Figure.Cut, layout)),
+                FileEndpoints.ThroughOf(LookThrough.Of(to.Facts, p.Stand.SlotOf(to.Facts), p.Figure.Cut, layout)))),
         ]);
     }
 

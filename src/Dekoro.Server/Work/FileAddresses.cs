@@ -13,10 +13,10 @@ public sealed class ProofAddresses : IFileAddresses
         ? OriginalOf(file)
         : string.Create(CultureInfo.InvariantCulture, $"/media/proof/{file.AssetId}/{file.Cut}/{ProofWidth(file.WidthPx)}");
 
-    public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) => figure.IsUnchanged
-        ? [[.. figure.FilesIn(OutputFormat.Svg)]]
-        : [[.. RenditionMaker.ProofWidths.Where(w => w <= figure.Cut.Width).DefaultIfEmpty(RenditionMaker.ProofWidths[0])
-            .Select(w => new PlannedFile(NameOf(figure.Picture), figure.Cut, w, OutputFormat.WebP))]];
+    public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(PlannedCut cut) => cut.IsUnchanged
+        ? [[.. cut.FilesIn(OutputFormat.Svg)]]
+        : [[.. RenditionMaker.ProofWidths.Where(w => w <= cut.Cut.Width).DefaultIfEmpty(RenditionMaker.ProofWidths[0])
+            .Select(w => new PlannedFile(NameOf(cut.Picture), cut.Cut, w, OutputFormat.WebP))]];
 
     internal static string OriginalOf(PlannedFile file) => $"/media/original/{file.AssetId}";
 
@@ -30,7 +30,7 @@ public sealed class ProofAddresses : IFileAddresses
 /// <param name="folder">Before the name: "media/" beside the pages, or an absolute path for a proof.</param>
 /// <param name="made">The formats to offer in order of gain where the files exist; null offers all as planned.</param>
 public sealed class PlannedAddresses(
-    string folder, IReadOnlyDictionary<string, Asset> assets, RenditionMaker maker, Func<FigurePlan, IEnumerable<OutputFormat>>? made = null) : IFileAddresses
+    string folder, IReadOnlyDictionary<string, Asset> assets, RenditionMaker maker, Func<PlannedCut, IEnumerable<OutputFormat>>? made = null) : IFileAddresses
 {
     private readonly bool _isProof = folder.StartsWith('/');
 
@@ -39,6 +39,6 @@ public sealed class PlannedAddresses(
         ? ProofAddresses.OriginalOf(file)
         : (_isProof ? "" : root) + folder + maker.NameOf(assets[file.AssetId], file);
 
-    public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(FigurePlan figure) =>
-        [.. (made?.Invoke(figure) ?? figure.Formats).Select(format => figure.FilesIn(format).ToList())];
+    public IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(PlannedCut cut) =>
+        [.. (made?.Invoke(cut) ?? cut.Formats).Select(format => cut.FilesIn(format).ToList())];
 }

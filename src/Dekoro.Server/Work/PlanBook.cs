@@ -36,7 +36,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         var sources = PublicPages().Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
         if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
         var figures = sources.SelectMany(s => s.Document.Figures).ToList();
-        var assets = workspace.Assets.FindMany([.. figures.Select(f => f.AssetId).Distinct()]);
+        var assets = workspace.Assets.FindMany([.. figures.SelectMany(f => f.Assets).Distinct()]);
         var behindWords = figures.Where(f => f.Size is FigureSize.Behind).Select(f => f.AssetId).ToHashSet();
         var pictures = assets
             .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
@@ -59,7 +59,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     /// <summary>All that a person can change of what a page shows: its own, and the words and keep areas of its pictures.</summary>
     public string ContentOf(PageRow page)
     {
-        var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.Select(f => f.AssetId).Distinct()])
+        var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.SelectMany(f => f.Assets).Distinct()])
             .OrderBy(a => a.Id, StringComparer.Ordinal)
             .Select(a => new { a.Id, a.Facts.Edition, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
         return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures });

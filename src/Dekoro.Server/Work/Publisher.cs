@@ -138,14 +138,14 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         return (files, made, Contents(beside));
 
         IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>
-            Offered(figure).SelectMany(figure.FilesIn).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);
+            figure.Cuts.SelectMany(cut => Offered(cut).SelectMany(cut.FilesIn)).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);
 
         // In order of gain: the lightest first; what is no lighter than the format every browser reads is left out.
-        IEnumerable<OutputFormat> Offered(FigurePlan figure)
+        IEnumerable<OutputFormat> Offered(PlannedCut cut)
         {
-            var bytes = figure.Formats.ToDictionary(f => f, f => figure.FilesIn(f).Sum(file => maker.BytesOf(assets[file.AssetId], file)));
-            var last = figure.Formats[^1];
-            return figure.Formats.Where(f => f == last || bytes[f] < bytes[last]).OrderBy(f => f == last).ThenBy(f => bytes[f]);
+            var bytes = cut.Formats.ToDictionary(f => f, f => cut.FilesIn(f).Sum(file => maker.BytesOf(assets[file.AssetId], file)));
+            var last = cut.Formats[^1];
+            return cut.Formats.Where(f => f == last || bytes[f] < bytes[last]).OrderBy(f => f == last).ThenBy(f => bytes[f]);
         }
     }
 
@@ -165,5 +165,5 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     }
 
     private Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
-        workspace.Assets.FindMany([.. plans.SelectMany(p => p.Figures.Values).Select(f => f.Picture.Id).Distinct()]).ToDictionary(a => a.Id);
+        workspace.Assets.FindMany([.. plans.SelectMany(p => p.Assets).Distinct()]).ToDictionary(a => a.Id);
 }

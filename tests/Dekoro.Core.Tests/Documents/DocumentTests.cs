@@ -14,12 +14,23 @@ public sealed class DocumentTests
 
     private static readonly Gen<Block> Paragraphs = Gen.Select(Ids, Texts, Gen.Bool, (id, text, bold) => (Block)new ParagraphBlock(id, [new TextRun(text, bold)]));
 
-    private static readonly Gen<Block> Figures = Gen.Select(Ids, Gen.Int[40, 4000], Gen.Enum<SizeRole>(), Gen.Enum<Side>(), Gen.Bool, Gen.Enum<CaptionSource>(), Gen.Enum<FigureLinkKind>(),
-        (id, px, role, side, flag, caption, link) => (Block)new FigureBlock(id, "asset", flag ? new FigureSize.ByPx(px) : new FigureSize.ByRole(role), side, flag,
-            flag ? AspectRatio.Of(3, 2) : null, new(flag, flag ? "own" : null), new(caption, "words"), new(link, "target")));
+    /// <summary>Boxes in eighths, so that what is written reads as the same.</summary>
+    private static readonly Gen<KeepBox> Boxes = Gen.Select(Gen.Int[0, 3], Gen.Int[0, 3], Gen.Int[1, 4], Gen.Int[1, 4], (x, y, w, h) => new KeepBox(x / 8.0, y / 8.0, w / 8.0, h / 8.0));
+
+    private static readonly Gen<CutChoice> Cuts = Gen.Select(Gen.Bool, Gen.Bool, Boxes, (shaped, drawn, box) => new CutChoice(shaped ? AspectRatio.Of(3, 2) : null, drawn ? new("asset", box) : null));
+
+    private static readonly Gen<FigureException?> Exceptions = Gen.Select(Gen.Int[0, 63], Gen.Enum<SizeRole>(), Gen.Enum<Side>(), Cuts, (which, role, side, cut) => which == 0 ? null : new FigureException(
+        (which & 1) > 0, (which & 2) > 0 ? "third" : null, (which & 4) > 0 ? new FigureSize.ByRole(role) : null, (which & 8) > 0 ? side : null, (which & 16) > 0 ? side == Side.Left : null, (which & 32) > 0 ? cut : null));
+
+    private static readonly Gen<Block> Figures = Gen.Select(Ids, Gen.Int[40, 4000], Gen.Enum<SizeRole>(), Gen.Enum<Side>(), Gen.Bool, Gen.Enum<CaptionSource>(), Gen.Select(Gen.Enum<FigureLinkKind>(), Cuts, Exceptions.Array[2]),
+        (id, px, role, side, flag, caption, own) => (Block)new FigureBlock(id, "asset", flag ? new FigureSize.ByPx(px) : new FigureSize.ByRole(role), side, flag,
+            own.Item2, new(flag, flag ? "own" : null), new(caption, "words"), new(own.Item1, "target"))
+        {
+            Exceptions = new(own.Item3[0], own.Item3[1], null),
+        });
 
     private static readonly Gen<CellBlock> Cells = Gen.Select(Ids, Gen.OneOf(Paragraphs, Figures).Array[0, 3], (id, blocks) =>
-        new CellBlock(id, [.. blocks.Select(b => b is FigureBlock f ? f with { Size = new FigureSize.OfCell() } : b)]));
+        new CellBlock(id, [.. blocks.Select(b => b is FigureBlock f ? f with { Size = new FigureSize.OfCell(), Exceptions = default } : b)]));
 
     private static readonly Gen<Block> Columns = Gen.Select(Ids, Gen.Int[2, 6], Gen.Enum<Extent>(), Cells.Array[1, 6], (id, inRow, extent, cells) => (Block)new ColumnsBlock(id, inRow, extent, [.. cells]));
 

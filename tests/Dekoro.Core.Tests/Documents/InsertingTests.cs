@@ -8,7 +8,7 @@ public sealed class InsertingTests
 {
     private static readonly Gen<Block> Leaf = Gen.Select(Gen.Int[0, 9], Gen.OneOfConst("a", "b", "c"), (id, asset) => id % 2 == 0
         ? (Block)new ParagraphBlock($"p{id}", [new TextRun($"Words {id}")])
-        : new FigureBlock($"f{id}", asset, new FigureSize.ByRole(SizeRole.Column), Side.Centre, false, null, new(false, null), new(CaptionSource.None), new(FigureLinkKind.None)));
+        : new FigureBlock($"f{id}", asset, new FigureSize.ByRole(SizeRole.Column), Side.Centre, false, CutChoice.AsIs, new(false, null), new(CaptionSource.None), new(FigureLinkKind.None)));
 
     private static readonly Gen<Document> Pieces = Gen.OneOf(Leaf, Leaf.Array[1, 3].Select(b => (Block)new QuoteBlock("q", [.. b])),
         Leaf.Array[0, 2].Array[1, 3].Select(cells => (Block)new ColumnsBlock("c", 3, Extent.Wide, [.. cells.Select((c, i) => new CellBlock($"cell{i}", [.. c]))])),
@@ -54,7 +54,7 @@ public sealed class InsertingTests
     [Fact]
     public void The_words_beside_a_picture_are_those_after_it_else_those_before_and_end_at_a_word()
     {
-        static Block Figure(string id) => new FigureBlock(id, "a", new FigureSize.ByRole(SizeRole.Half), Side.Left, true, null, new(false, null), new(CaptionSource.None), new(FigureLinkKind.None));
+        static Block Figure(string id) => new FigureBlock(id, "a", new FigureSize.ByRole(SizeRole.Half), Side.Left, true, CutChoice.AsIs, new(false, null), new(CaptionSource.None), new(FigureLinkKind.None));
         static Block Text(string id, string words) => new ParagraphBlock(id, [new TextRun(words)]);
         var page = new Document([Text("p1", "Before it."), Figure("f1"), Text("p2", "After it."), Figure("f2"), Figure("f3"), Text("p3", string.Join(' ', Enumerable.Repeat("lantern", 60)))]);
         Assert.Equal(("After it.", "After it.", ""), (PlainText.Beside(page, "f1"), PlainText.Beside(page, "f2"), PlainText.Beside(page, "gone")));
@@ -73,7 +73,7 @@ public sealed class InsertingTests
     public void Every_link_of_a_page_is_found_wherever_it_stands()
     {
         ImmutableArray<Inline> Linked(string to) => [new TextRun("a"), new TextRun("here", Link: to), new LineBreak()];
-        static Block Figure(string id, LinkChoice link) => new FigureBlock(id, "a", new FigureSize.ByRole(SizeRole.Half), Side.Left, true, null, new(false, null), new(CaptionSource.None), link);
+        static Block Figure(string id, LinkChoice link) => new FigureBlock(id, "a", new FigureSize.ByRole(SizeRole.Half), Side.Left, true, CutChoice.AsIs, new(false, null), new(CaptionSource.None), link);
         var page = new Document([
             new ParagraphBlock("p", Linked("one")), new HeadingBlock("h", 2, Linked("two")), new QuoteBlock("q", [new ListBlock("l", false, [[new ParagraphBlock("i", Linked("three"))]])]),
             Figure("f", new(FigureLinkKind.Address, "four")), Figure("g", new(FigureLinkKind.Page, "visit")), Figure("k", new(FigureLinkKind.LargeFile)), new RuleBlock("r")]);

@@ -25,7 +25,7 @@ public sealed class BandPlanTests
     public void A_picture_behind_covers_its_band_at_every_width() => Gen.Select(Gen.Int[0, 1500], Gen.Int[0, 1500], Gen.Int[0, 1500], Gen.Int[320, 2560]).Sample((p, t, d, viewport) =>
     {
         var plan = Plan(Band(Behind(), new(p, t, d), Sample.Text("p1", "Words")));
-        var (band, drawn) = (plan.Bands["band"], plan.Figures["band"].Slot.At(viewport));
+        var (band, drawn) = (plan.Bands["band"], plan.Figures["band"].Main.Slot.At(viewport));
         var height = band.On[Style.Classes.ClassOf(viewport)].HeightCssPx;
         Assert.True(height >= new PerClass<int>(p, t, d)[Style.Classes.ClassOf(viewport)]);
         Assert.True(drawn >= viewport - 1e-6 && drawn * 3 / 4 >= height - 1e-6);
@@ -45,10 +45,10 @@ public sealed class BandPlanTests
     public void A_pattern_stands_at_half_its_px_and_asks_for_one_file()
     {
         var figure = Plan(Band(Behind("tile", repeats: true), default, Sample.Text("p1", "Words"))).Figures["band"];
-        Assert.Equal(300, figure.Slot.At(390));
-        Assert.Equal(300, figure.Slot.At(2000));
-        Assert.Single(figure.Formats);
-        Assert.Equal(600, figure.Ladder.WidthsPx[^1]);
+        Assert.Equal(300, figure.Main.Slot.At(390));
+        Assert.Equal(300, figure.Main.Slot.At(2000));
+        Assert.Single(figure.Main.Formats);
+        Assert.Equal(600, figure.Main.Ladder.WidthsPx[^1]);
     }
 
     [Fact]
@@ -102,8 +102,8 @@ public sealed class BandPlanTests
     {
         var plan = Plan(Band(Behind(), default, Sample.Figure("f1"), Sample.Columns("c", 3, Extent.Wide, "f2")));
         Assert.Equal(["band", "f1", "f2"], plan.Page.Document.Figures.Select(f => f.Id));
-        Assert.Equal(plan.Layout.Column, plan.Figures["f1"].Slot);
-        Assert.Equal(plan.Layout.CellOf(3, Extent.Wide), plan.Figures["f2"].Slot);
+        Assert.Equal(plan.Layout.Column, plan.Figures["f1"].Main.Slot);
+        Assert.Equal(plan.Layout.CellOf(3, Extent.Wide), plan.Figures["f2"].Main.Slot);
         Assert.Equal("", plan.Figures["band"].Alt);
         Assert.DoesNotContain(plan.Notices, n => n.Sentence.Contains("alt text", StringComparison.Ordinal));
     }

@@ -45,7 +45,7 @@ public sealed class FitTests
             var picture = Picture(width: px, height: px);
             var plan = Plan(Page(Figure(size: size)), [picture]);
             if (Remedy.For(plan.Figures["f1"], plan.Layout)?.Size is not { } offered) return;
-            bool Sharp(SizeRole role) => WidthClasses.All.All(c => Plan(Page(Figure(role: role)), [picture]).Figures["f1"].Fits[c].Word == FitWord.Sharp);
+            bool Sharp(SizeRole role) => WidthClasses.All.All(c => Plan(Page(Figure(role: role)), [picture]).Figures["f1"].Fits[c]!.Word == FitWord.Sharp);
             Assert.True(Sharp(offered));
             Assert.DoesNotContain(Enum.GetValues<SizeRole>().Where(r => r > offered), Sharp);
         }, iter: 200);
@@ -57,7 +57,7 @@ public sealed class FitTests
             var plan = Plan(Page(Figure(size: size, shape: shape)), [Picture(width: width, height: height)]);
             var figure = plan.Figures["f1"];
             var remedy = Remedy.For(figure, plan.Layout);
-            Assert.Equal(WidthClasses.All.Any(c => figure.Fits[c].Word != FitWord.Sharp), remedy is not null);
+            Assert.Equal(WidthClasses.All.Any(c => figure.Fits[c]!.Word != FitWord.Sharp), remedy is not null);
             if (remedy is not null) Assert.EndsWith(".", remedy.Sentence, StringComparison.Ordinal);
         });
 
@@ -66,8 +66,8 @@ public sealed class FitTests
         Gen.Select(Gen.Int[60, 6000], Gen.Int[60, 6000], Sizes).Sample((width, height, size) =>
         {
             var figure = Plan(Page(Figure(size: size)), [Picture(width: width, height: height)]).Figures["f1"];
-            var most = DeviceProfile.Standard.Devices.Max(d => figure.Slot.At(d.ViewportCssPx) * d.PixelRatio);
-            Assert.All(figure.Ladder.WidthsPx, w => Assert.True(w <= figure.Cut.Width && w <= Math.Ceiling(most)));
+            var most = DeviceProfile.Standard.Devices.Max(d => figure.Main.Slot.At(d.ViewportCssPx) * d.PixelRatio);
+            Assert.All(figure.Main.Ladder.WidthsPx, w => Assert.True(w <= figure.Main.Cut.Width && w <= Math.Ceiling(most)));
         });
 
     [Fact]

@@ -16,9 +16,9 @@ public sealed class LookThroughTests
         {
             var picture = Picture(width: width, height: height, keep: new KeepBox(0.3, 0.2, 0.4, 0.5));
             var placed = Plan(Page(Figure(role: role, shape: shape)), [picture]).Figures["f1"];
-            var seen = LookThrough.Of(picture, Layout.SlotOf(new FigureSize.ByRole(role)), placed.Block.Shape, Layout);
-            Assert.Equal((placed.Cut, placed.Loss), (seen.Cut, seen.Loss));
-            Assert.Equal(placed.Fits.Select((_, f) => (f.Word, f.SlotCssPx, f.Density)), seen.Fits.Select((_, f) => (f.Word, f.SlotCssPx, f.Density)));
+            var seen = LookThrough.Of(picture, Layout.SlotOf(new FigureSize.ByRole(role)), placed.Block.Cut, Layout);
+            Assert.Equal((placed.Main.Cut, placed.Main.Loss), (seen.Cut, seen.Loss));
+            Assert.Equal(placed.Fits.Select((_, f) => (f!.Word, f.SlotCssPx, f.Density)), seen.Fits.Select((_, f) => (f.Word, f.SlotCssPx, f.Density)));
         });
 
     [Fact]
@@ -26,7 +26,7 @@ public sealed class LookThroughTests
     {
         var edge = new FigureSize.ByRole(SizeRole.Edge);
         AspectRatio.TryParse("16:9", out var shape);
-        string[] Order(params Dekoro.Core.Library.PictureFacts[] pictures) => [.. LookThrough.BestFirst(pictures.Select(p => LookThrough.Of(p, Layout.SlotOf(edge), shape, Layout))).Select(s => s.Picture.Id)];
+        string[] Order(params Dekoro.Core.Library.PictureFacts[] pictures) => [.. LookThrough.BestFirst(pictures.Select(p => LookThrough.Of(p, Layout.SlotOf(edge), new(shape), Layout))).Select(s => s.Picture.Id)];
         Assert.Equal(["fits", "tall", "loses", "small"], Order(
             Picture("small", 800, 450), Picture("loses", 4000, 4000, keep: new KeepBox(0.1, 0, 0.8, 1)), Picture("tall", 4000, 5000), Picture("fits", 4000, 2250)));
     }

@@ -15,7 +15,7 @@ public sealed class PagePlanTests
     {
         var blocks = Enum.GetValues<SizeRole>().Select(r => (Block)Figure("f" + (int)r, role: r)).ToArray();
         var plan = Plan(Page(blocks), [Picture()]);
-        double[] At(double viewport) => [.. blocks.Select(b => plan.Figures[b.Id].Slot.At(viewport))];
+        double[] At(double viewport) => [.. blocks.Select(b => plan.Figures[b.Id].Main.Slot.At(viewport))];
         Assert.Equal([358, 358, 358, 358, 390], At(390));
         Assert.Equal([224, 348, 720, 1080, 1280], At(1280));
     }
@@ -28,9 +28,9 @@ public sealed class PagePlanTests
             var (style, layout) = (plan.Layout.Style, plan.Layout);
             var whole = (extent == Extent.Wide ? layout.Wide : layout.Column).At(viewport);
             var n = PageLayout.InRow(inRow)[viewport >= style.Classes.DesktopFromPx ? WidthClass.Desktop : viewport >= style.Classes.TabletFromPx ? WidthClass.Tablet : WidthClass.Phone];
-            Assert.Equal(whole, n * plan.Figures["f1"].Slot.At(viewport) + (n - 1) * style.GutterPx, 6);
+            Assert.Equal(whole, n * plan.Figures["f1"].Main.Slot.At(viewport) + (n - 1) * style.GutterPx, 6);
             Assert.InRange(n, 1, inRow);
-            Assert.Equal(plan.Figures["f1"].Slot.At(viewport), plan.Figures["f2"].Slot.At(viewport));
+            Assert.Equal(plan.Figures["f1"].Main.Slot.At(viewport), plan.Figures["f2"].Main.Slot.At(viewport));
         });
 
     [Fact]
@@ -38,8 +38,8 @@ public sealed class PagePlanTests
     {
         var small = Picture(width: 500, height: 400);
         var plan = Plan(Page(Columns("c", 2, Extent.Wide, "f1"), Text("t", "Below")), [small]);
-        var seen = LookThrough.Of(small, plan.Layout.CellOf(2, Extent.Wide), null, plan.Layout);
-        Assert.Equal(seen.Fits.Select((_, f) => f.Word), plan.Figures["f1"].Fits.Select((_, f) => f.Word));
+        var seen = LookThrough.Of(small, plan.Layout.CellOf(2, Extent.Wide), CutChoice.AsIs, plan.Layout);
+        Assert.Equal(seen.Fits.Select((_, f) => f.Word), plan.Figures["f1"].Fits.Select((_, f) => f!.Word));
         Assert.Null(Remedy.For(plan.Figures["f1"], plan.Layout)!.Size);
         Assert.Contains("px wide", Remedy.For(plan.Figures["f1"], plan.Layout)!.Sentence, StringComparison.Ordinal);
         Assert.Equal(new(false, false, false), plan.Figures["f1"].Beside);
@@ -66,7 +66,7 @@ public sealed class PagePlanTests
     [Fact]
     public void Fit_is_sharp_soft_or_coarse_by_the_px_there_are_for_the_px_that_are_wanted()
     {
-        Fit At(int sourcePx, WidthClass c) => Plan(Page(Figure()), [Picture(width: sourcePx, height: sourcePx)]).Figures["f1"].Fits[c];
+        Fit At(int sourcePx, WidthClass c) => Plan(Page(Figure()), [Picture(width: sourcePx, height: sourcePx)]).Figures["f1"].Fits[c]!;
         Assert.Equal(FitWord.Sharp, At(1440, WidthClass.Desktop).Word);
         Assert.Equal(FitWord.Soft, At(1000, WidthClass.Desktop).Word);
         Assert.Equal(FitWord.Coarse, At(480, WidthClass.Desktop).Word);
@@ -78,7 +78,7 @@ public sealed class PagePlanTests
     public void A_tight_cut_is_named_and_the_whole_picture_offered()
     {
         var plan = Plan(Page(Figure(shape: "1:4")), [Picture(width: 1600, height: 1600)]);
-        Assert.Equal(FitReason.CutTooTight, plan.Figures["f1"].Fits.Desktop.Reason);
+        Assert.Equal(FitReason.CutTooTight, plan.Figures["f1"].Fits.Desktop!.Reason);
         Assert.True(Remedy.For(plan.Figures["f1"], plan.Layout)!.WholePicture);
     }
 
@@ -94,7 +94,7 @@ public sealed class PagePlanTests
     [Fact]
     public void A_blurred_picture_is_soft_however_many_px_it_has()
     {
-        var fit = Plan(Page(Figure()), [Picture(sharpness: Fit.BlurredBelow / 2)]).Figures["f1"].Fits.Phone;
+        var fit = Plan(Page(Figure()), [Picture(sharpness: Fit.BlurredBelow / 2)]).Figures["f1"].Fits.Phone!;
         Assert.Equal((FitWord.Soft, FitReason.Blurred), (fit.Word, fit.Reason));
     }
 
@@ -104,9 +104,9 @@ public sealed class PagePlanTests
         var picture = Picture();
         var alone = Plan(Page(Figure(role: SizeRole.Third)), [picture]).Figures["f1"];
         var wide = new PageLayout(new()).SlotOf(new FigureSize.ByRole(SizeRole.Wide));
-        var shared = Plan(Page(Figure(role: SizeRole.Third)), [picture], [new("visit", "x", picture.Id, Cut.Whole(picture.Size), wide)]).Figures["f1"];
-        Assert.True(shared.Ladder.WidthsPx[^1] > alone.Ladder.WidthsPx[^1]);
-        Assert.True(shared.Ladder.WorstRatio <= Ladder.WantedRatio);
+        var shared = Plan(Page(Figure(role: SizeRole.Third)), [picture], [new("visit", "x", picture.Id, Cut.Whole(picture.Size), wide, new(true, true, true))]).Figures["f1"];
+        Assert.True(shared.Main.Ladder.WidthsPx[^1] > alone.Main.Ladder.WidthsPx[^1]);
+        Assert.True(shared.Main.Ladder.WorstRatio <= Ladder.WantedRatio);
     }
 
     [Fact]
@@ -157,5 +157,5 @@ public sealed class PagePlanTests
     [InlineData(PictureFormat.Gif, false, 9, new[] { OutputFormat.WebP, OutputFormat.Gif })]
     [InlineData(PictureFormat.Svg, true, 1, new[] { OutputFormat.Svg })]
     public void Formats_follow_what_the_picture_is(PictureFormat format, bool alpha, int frames, OutputFormat[] expected) =>
-        Assert.Equal(expected, Plan(Page(Figure()), [Picture(format: format, alpha: alpha, frames: frames)]).Figures["f1"].Formats);
+        Assert.Equal(expected, Plan(Page(Figure()), [Picture(format: format, alpha: alpha, frames: frames)]).Figures["f1"].Main.Formats);
 }

@@ -17,7 +17,7 @@ internal static class Sample
 
     public static FigureBlock Figure(string id = "f1", string asset = "kite", SizeRole role = SizeRole.Column, Side side = Side.Centre, bool beside = false,
         string? shape = null, AltChoice? alt = null, CaptionChoice? caption = null, LinkChoice? link = null, FigureSize? size = null) =>
-        new(id, asset, size ?? new FigureSize.ByRole(role), side, beside, shape is not null && AspectRatio.TryParse(shape, out var s) ? s : null,
+        new(id, asset, size ?? new FigureSize.ByRole(role), side, beside, shape is not null && AspectRatio.TryParse(shape, out var s) ? new(s) : CutChoice.AsIs,
             alt ?? new AltChoice(false, null), caption ?? new CaptionChoice(CaptionSource.None), link ?? new LinkChoice(FigureLinkKind.None));
 
     /// <summary>Columns with one picture in each cell.</summary>

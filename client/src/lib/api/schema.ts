@@ -2491,6 +2491,17 @@ export interface components {
             look: components["schemas"]["ThroughLook"];
             remedy: null | components["schemas"]["Remedy"];
         };
+        CutLook: {
+            asset: string;
+            picture: string;
+            title: string;
+            cut: components["schemas"]["Cut"];
+            loss: string;
+            /** Format: int32 */
+            sourceWidth: number;
+            /** Format: int32 */
+            sourceHeight: number;
+        };
         DownloadChange: {
             title?: null | string;
             description?: null | string;
@@ -2601,6 +2612,7 @@ export interface components {
             widthsPx: number[];
             /** Format: int32 */
             files: number;
+            on: components["schemas"]["PerClassOfCutLook"];
         };
         FileChange: {
             title?: null | string;
@@ -2885,6 +2897,11 @@ export interface components {
             phone: components["schemas"]["BandClassLook"];
             tablet: components["schemas"]["BandClassLook"];
             desktop: components["schemas"]["BandClassLook"];
+        };
+        PerClassOfCutLook: {
+            phone: components["schemas"]["CutLook"];
+            tablet: components["schemas"]["CutLook"];
+            desktop: components["schemas"]["CutLook"];
         };
         PerClassOfFitLook: {
             phone: components["schemas"]["FitLook"];

@@ -93,14 +93,8 @@
   <div class="flex gap-3">
     {#if behind}<img src={proofOf(behind.picture, 160)} alt="" class="h-17 w-17 object-contain object-left" />{/if}
     <div>
-      <button
-        class="dk-button"
-        aria-pressed={desk.swapping === id}
-        onclick={() => {
-          if (desk.swapping === id) desk.endSwap(null);
-          else desk.swapping = id;
-          desk.drawerOpen = desk.swapping !== null;
-        }}>{band.picture ? 'Change the picture' : 'Picture from the library'}</button
+      <button class="dk-button" aria-pressed={desk.swapping === id} onclick={() => desk.beginSwap(id)}
+        >{band.picture ? 'Change the picture' : 'Picture from the library'}</button
       >
       {#if band.picture}
         <a class="dk-button mt-1.5" href="/library/room/{band.picture}?from={encodeURIComponent(desk.id)}"

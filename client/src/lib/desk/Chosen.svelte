@@ -19,9 +19,12 @@
     const element = figure || whole ? desk.elementOf(desk.chosen) : null;
     if (!element) return null;
     const { left, top, width, height } = ((figure && element.querySelector('img')) ?? element).getBoundingClientRect();
+    // Hidden at this width, it has no box.
+    if (width === 0) return null;
     return { left: left * scale, top: top * scale, width: width * scale, height: height * scale };
   });
   const fit = $derived(look?.fits[desk.widthClass]);
+  const sizeHere = $derived(figure?.at?.[desk.widthClass]?.size ?? figure?.size ?? 'column');
   const tagBelow = $derived(box !== null && box.top < 34);
   const tagTop = $derived(
     box === null ? 0 : tagBelow ? Math.min(Math.max(box.top, 0) + 8, viewHeight - 30) : box.top - 32,
@@ -31,6 +34,7 @@
   function grab(event: PointerEvent, corner: (typeof grips)[number]) {
     const element = desk.elementOf(desk.chosen);
     const id = desk.chosen;
+    const c = desk.widthClass;
     if (!element || !figure || !id || event.button !== 0) return;
     event.preventDefault();
     (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
@@ -40,8 +44,8 @@
       element,
       scale,
       viewport: desk.width,
-      side: figure.side,
-      size: figure.size === 'cell' ? 'column' : figure.size,
+      side: figure.at?.[c]?.side ?? figure.side,
+      size: sizeHere === 'cell' ? 'column' : sizeHere,
       sizes: desk.site.sizes.map((size) => ({ role: size.role!, px: slotAt(size.width, desk.width) })),
       column: slotAt(desk.site.column, desk.width),
       limits: desk.site.limits,
@@ -51,7 +55,10 @@
       },
       done: (change) => {
         resizing = null;
-        if (change) desk.setFigure(id, change);
+        // Where this width has a size of its own, it is that which is changed.
+        if (change && figure.at?.[c]?.size !== undefined)
+          desk.setException(id, c, { size: change.size, ...(change.shape && { shape: change.shape, cut: undefined }) });
+        else if (change) desk.setFigure(id, change);
         else void desk.askLook();
       },
     });
@@ -91,9 +98,9 @@
         <span class="max-w-40 truncate font-semibold">{look?.title}</span>
         {#if resizing}
           <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
-          <span>{((look?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
+          <span>{((look?.on[desk.widthClass]?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
         {:else}
-          <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(figure.size)}</span>
+          <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(sizeHere)}</span>
           <span class="tag-fit"><Fit word={fit.word} /></span>
           <span>{weight(fit.bytes)}</span>
         {/if}

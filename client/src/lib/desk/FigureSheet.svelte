@@ -6,8 +6,10 @@
   import { onePicture } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import KeepBox from '$lib/ui/KeepBox.svelte';
-  import { captionSources, linkKinds, sizeWords } from './choices';
+  import { captionSources, classes, exceptionWords, linkKinds, sizeWords } from './choices';
+  import CutByHand from './CutByHand.svelte';
   import type { Desk } from './desk.svelte';
+  import Exceptions from './Exceptions.svelte';
   import FigurePlace from './FigurePlace.svelte';
   import FitTable from './FitTable.svelte';
   import LinkField from './LinkField.svelte';
@@ -20,13 +22,21 @@
   const picture = createQuery(() => onePicture(figure.asset));
   const file = $derived(picture.data?.file);
   const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
-  let open = $state({ cut: false, place: true, words: false, link: false });
+  let open = $state({ cut: false, place: true, words: false, link: false, exceptions: false });
   let keepProblem = $state('');
   const shapes = $derived(
     figure.shape && !desk.site.shapes.includes(figure.shape) ? [...desk.site.shapes, figure.shape] : desk.site.shapes,
   );
+  const byHand = $derived(figure.cut !== null && figure.cut.of === figure.asset);
   const cutWords = $derived(
-    figure.shape === null ? 'as is, the whole picture' : `${figure.shape}${look?.loss ? `, ${look.loss}` : ''}`,
+    byHand
+      ? 'drawn by hand'
+      : figure.shape === null
+        ? 'as is, the whole picture'
+        : `${figure.shape}${look?.loss ? `, ${look.loss}` : ''}`,
+  );
+  const exceptions = $derived(
+    classes.filter((c) => figure.at?.[c]).map((c) => `${c}: ${exceptionWords(figure.at?.[c])}`),
   );
   const altWords = $derived(figure.decorative ? 'decorative' : look?.alt ? 'alt text' : 'no alt text');
 
@@ -68,12 +78,8 @@
       <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : ''}</p>
       <button
         class="dk-button mt-1.5"
-        aria-pressed={desk.swapping === id}
-        onclick={() => {
-          if (desk.swapping === id) desk.endSwap(null);
-          else desk.swapping = id;
-          desk.drawerOpen = desk.swapping !== null;
-        }}>Change the picture</button
+        aria-pressed={desk.swapping === id && desk.swappingAt === null}
+        onclick={() => desk.beginSwap(id)}>Change the picture</button
       >
       <a class="dk-button mt-1.5" href="/library/room/{figure.asset}?from={encodeURIComponent(desk.id)}"
         >Room<span class="dk-key">F</span></a
@@ -91,7 +97,7 @@
           <button class="dk-link" onclick={() => set({ size: look.remedy?.size as FigureAttrs['size'] })}>use it</button
           >
         {:else if look.remedy?.wholePicture}
-          <button class="dk-link" onclick={() => set({ shape: null })}>use it whole</button>
+          <button class="dk-link" onclick={() => set({ shape: null, cut: null })}>use it whole</button>
         {/if}
       {/snippet}
     </FitTable>
@@ -102,14 +108,23 @@
 
 <Group name="Shape and cut" value={cutWords} bind:open={open.cut}>
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shape">
-    <button class="dk-button" aria-pressed={figure.shape === null} onclick={() => set({ shape: null })}>as is</button>
+    <button
+      class="dk-button"
+      aria-pressed={figure.shape === null && !byHand}
+      onclick={() => set({ shape: null, cut: null })}>as is</button
+    >
     {#each shapes as shape (shape)}
-      <button class="dk-button dk-tabular" aria-pressed={figure.shape === shape} onclick={() => set({ shape })}
-        >{shape}</button
+      <button
+        class="dk-button dk-tabular"
+        aria-pressed={figure.shape === shape && !byHand}
+        onclick={() => set({ shape, cut: null })}>{shape}</button
       >
     {/each}
+    {#if look}
+      <CutByHand {look} drawn={byHand ? figure.cut : null} onchange={(cut) => set({ cut })} />
+    {/if}
   </div>
-  {#if file && look}
+  {#if file && look && !byHand}
     {@const cut = look.cut}
     <div class="mt-3">
       <KeepBox
@@ -227,4 +242,8 @@
         )}
     />
   {/if}
+</Group>
+
+<Group name="Exceptions at a width" value={exceptions.join('; ') || 'none'} bind:open={open.exceptions}>
+  <Exceptions {desk} {id} {figure} />
 </Group>

@@ -16,9 +16,13 @@
       {@const fit = look.fits[c]}
       <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
         <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
-        <td class="text-right text-quiet">{Math.round(fit.slotCssPx)} px</td>
-        <td class="pl-3"><Fit word={fit.word} density={fit.pxPerCssPx} /></td>
-        <td class="text-right">{weight(fit.bytes)}</td>
+        {#if fit}
+          <td class="text-right text-quiet">{Math.round(fit.slotCssPx)} px</td>
+          <td class="pl-3"><Fit word={fit.word} density={fit.pxPerCssPx} /></td>
+          <td class="text-right">{weight(fit.bytes)}</td>
+        {:else}
+          <td colspan="3" class="text-right text-quiet">hidden, nothing is fetched</td>
+        {/if}
       </tr>
     {/each}
   </tbody>

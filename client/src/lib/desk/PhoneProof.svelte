@@ -13,7 +13,8 @@
   let frame = $state<HTMLIFrameElement>();
   let column = $state.raw<Element | null>(null);
   let room = $state(0);
-  const fit = $derived(desk.chosen ? desk.look?.figures[desk.chosen]?.fits.phone : undefined);
+  const chosen = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
+  const fit = $derived(chosen?.fits.phone);
   let drawn: Record<string, string> = {};
 
   function loaded() {
@@ -91,7 +92,9 @@
     ></iframe>
   </div>
   <div class="min-h-16 px-3 py-2.5">
-    {#if fit}
+    {#if chosen && !fit}
+      <p>Hidden on phones; nothing is fetched.</p>
+    {:else if fit}
       <p>Here it is <Fit word={fit.word} density={fit.pxPerCssPx} /></p>
       <p class="dk-tabular text-quiet">{Math.round(fit.slotCssPx)} px wide, {weight(fit.bytes)}</p>
     {:else}

@@ -1,4 +1,4 @@
-import type { FigureAttrs } from './schema';
+import type { FigureAttrs, FigureException } from './schema';
 
 export const classes = ['phone', 'tablet', 'desktop'] as const;
 export const sides = ['left', 'centre', 'right'] as const;
@@ -14,6 +14,20 @@ const sizeNames: Record<string, string> = {
 };
 export const sizeWords = (size: FigureAttrs['size']) =>
   typeof size === 'number' ? `${size} px` : (sizeNames[size] ?? size);
+
+/** What is otherwise at one width, in words. */
+export function exceptionWords(own: FigureException | undefined) {
+  if (!own) return 'as everywhere';
+  if (own.hidden) return 'hidden';
+  const parts = [
+    own.asset && 'another picture',
+    own.size !== undefined && sizeWords(own.size),
+    own.side,
+    own.beside !== undefined && (own.beside ? 'text beside' : 'no text beside'),
+    own.cut ? 'cut by hand' : own.shape,
+  ];
+  return parts.filter(Boolean).join(', ') || 'as everywhere';
+}
 
 export const captionSources = {
   none: 'none',

@@ -9,7 +9,15 @@ import { slotAt } from './geometry';
 import { Keeping } from './keeping.svelte';
 import { Cells, takenOut, type At } from './cells.svelte';
 import { contentOf, holds, isPiece, piecesOf, type Piece } from './pieces';
-import { extensions, newId, type BandAttrs, type ColumnsAttrs, type FigureAttrs } from './schema';
+import {
+  extensions,
+  newId,
+  type BandAttrs,
+  type ColumnsAttrs,
+  type FigureAttrs,
+  type FigureException,
+  type WidthClass,
+} from './schema';
 
 /** Where something new would stand: after the piece with this id, or first of all, in the page or inside a band. */
 export type Gap = { after: string | null; inside?: string };
@@ -40,6 +48,8 @@ export class Desk {
   drawerOpen = $state(false);
   /** The figure whose picture the next click in the drawer changes. */
   swapping = $state<string | null>(null);
+  /** The only width at which it changes; null for all. */
+  swappingAt = $state<WidthClass | null>(null);
   /** A picture that is tried in that place: drawn there and on the phone proof, and not in the draft. */
   tried = $state<string | null>(null);
   /** Where the next picture from the drawer goes; null follows the caret. */
@@ -83,7 +93,7 @@ export class Desk {
     return holder?.columns ? holder : null;
   }
 
-  get widthClass(): 'phone' | 'tablet' | 'desktop' {
+  get widthClass(): WidthClass {
     const { desktopFromPx, tabletFromPx } = this.site.classes;
     return this.width >= desktopFromPx ? 'desktop' : this.width >= tabletFromPx ? 'tablet' : 'phone';
   }
@@ -215,6 +225,12 @@ export class Desk {
     this.setAttributes(id, change);
   }
 
+  /** Changes what a figure has of its own at one width; undefined takes an exception back, null all of them. */
+  setException(id: string, c: WidthClass, change: FigureException | null) {
+    const figure = this.pieceOf(id)?.figure;
+    if (figure) this.setAttributes(id, { at: withException(figure.at, c, change) });
+  }
+
   setBand(id: string, change: Partial<BandAttrs>) {
     this.setAttributes(id, change);
   }
@@ -230,6 +246,13 @@ export class Desk {
     view.dispatch(tr);
   }
 
+  /** Opens the library to choose another picture for a place, or ends that. */
+  beginSwap(id: string, at: WidthClass | null = null) {
+    if (this.swapping === id && this.swappingAt === at) this.endSwap(null);
+    else [this.swapping, this.swappingAt] = [id, at];
+    this.drawerOpen = this.swapping !== null;
+  }
+
   /** Shows a picture in the place that is to change, without changing it; null shows what stands there. */
   tryOn(asset: string | null) {
     if (this.tried === (this.swapping && asset)) return;
@@ -241,7 +264,10 @@ export class Desk {
   endSwap(asset: string | null) {
     const place = this.swapping;
     this.swapping = null;
-    if (place && asset) this.setAttributes(place, pictureAttrs(this.pieceOf(place)?.band != null, asset));
+    const piece = this.pieceOf(place);
+    const attrs = piece?.figure ?? piece?.band;
+    if (place && asset && attrs) this.setAttributes(place, pictureAttrs(attrs, asset, this.swappingAt));
+    this.swappingAt = null;
     this.tryOn(null);
   }
 
@@ -518,7 +544,10 @@ export class Desk {
     if (!place || !asset) return body;
     const within = (node: JSONContent): JSONContent =>
       node.attrs?.id === place
-        ? { ...node, attrs: { ...node.attrs, ...pictureAttrs(node.type === 'band', asset) } }
+        ? {
+            ...node,
+            attrs: { ...node.attrs, ...pictureAttrs(node.attrs as FigureAttrs | BandAttrs, asset, this.swappingAt) },
+          }
         : { ...node, ...(node.content && { content: node.content.map(within) }) };
     return { ...body, document: within(body.document as JSONContent) };
   }
@@ -537,4 +566,17 @@ export class Desk {
 }
 
 /** What was written for the picture before is not said of the next one. */
-const pictureAttrs = (isBand: boolean, asset: string) => (isBand ? { picture: asset } : { asset, alt: null });
+function pictureAttrs(attrs: FigureAttrs | BandAttrs, asset: string, at: WidthClass | null) {
+  if (!('asset' in attrs)) return { picture: asset };
+  return at ? { at: withException(attrs.at, at, { asset }) } : { asset, alt: null };
+}
+
+/** Nothing is kept of a width that is as everywhere. */
+function withException(at: FigureAttrs['at'], c: WidthClass, change: FigureException | null): FigureAttrs['at'] {
+  const own = Object.fromEntries(
+    Object.entries(change ? { ...at?.[c], ...change } : {}).filter(([, value]) => value !== undefined),
+  );
+  const all = { ...at, [c]: own };
+  if (Object.keys(own).length === 0) delete all[c];
+  return Object.keys(all).length > 0 ? all : null;
+}

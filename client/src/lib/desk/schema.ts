@@ -3,6 +3,22 @@ import { Plugin } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import type { FigureViews } from './figureView';
 
+/** A window drawn by hand on one picture, in fractions of it. */
+export type DrawnCut = { of: string; x: number; y: number; width: number; height: number };
+
+/** What a figure has of its own on one class of screen; what is not given is as everywhere. */
+export type FigureException = {
+  hidden?: boolean;
+  asset?: string;
+  size?: FigureAttrs['size'];
+  side?: FigureAttrs['side'];
+  beside?: boolean;
+  /** “as is” where it stands whole. */
+  shape?: string;
+  cut?: DrawnCut;
+};
+export type WidthClass = 'phone' | 'tablet' | 'desktop';
+
 /** What a figure holds: decisions only, as Core's reader takes them. */
 export type FigureAttrs = {
   id: string | null;
@@ -18,6 +34,8 @@ export type FigureAttrs = {
   caption: string;
   linkKind: 'none' | 'largeFile' | 'page' | 'address';
   linkTarget: string;
+  cut: DrawnCut | null;
+  at: Partial<Record<WidthClass, FigureException>> | null;
 };
 
 export type ColumnsAttrs = { id: string | null; inRow: number; extent: 'column' | 'wide' };
@@ -63,6 +81,8 @@ const figureDefaults: FigureAttrs = {
   caption: '',
   linkKind: 'none',
   linkTarget: '',
+  cut: null,
+  at: null,
 };
 
 const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|columns|band)+' });

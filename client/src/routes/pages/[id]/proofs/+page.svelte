@@ -154,7 +154,7 @@
                   scale}px;height:{box.height * scale}px"
               >
                 <span class="tag-fit inline-flex max-w-full bg-neutral px-1.5 text-neutral-content"
-                  ><Fit word={figure.fits[c].word} /></span
+                  >{#if figure.fits[c]}<Fit word={figure.fits[c].word} />{/if}</span
                 >
               </div>
             {/each}

@@ -1,0 +1,156 @@
+<!-- What a picture has of its own on one class of screen: a line for each, the chosen one open below. -->
+<script lang="ts">
+  import { proofOf } from '$lib/api/client';
+  import { classes, exceptionWords, sides, sizes, sizeWords } from './choices';
+  import CutByHand from './CutByHand.svelte';
+  import type { Desk } from './desk.svelte';
+  import type { FigureAttrs, FigureException, WidthClass } from './schema';
+
+  let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
+  let opened = $state<WidthClass | null>(null);
+  const look = $derived(desk.look?.figures[id]);
+  const inCell = $derived(figure.size === 'cell');
+  const hiddenElsewhere = (c: WidthClass) => classes.every((other) => other === c || figure.at?.[other]?.hidden);
+  const set = (c: WidthClass, change: FigureException | null) => desk.setException(id, c, change);
+  const sizeOf = (value: string) =>
+    value === ''
+      ? undefined
+      : value === 'px'
+        ? Math.round(look?.fits.tablet?.slotCssPx ?? 320)
+        : (value as FigureAttrs['size']);
+
+  /** What is set for a width is seen at that width. */
+  function open(c: WidthClass) {
+    opened = opened === c ? null : c;
+    if (opened) desk.width = desk.site.classes.referencePx[opened];
+  }
+</script>
+
+<table class="w-full" aria-label="Exceptions at a width">
+  <tbody>
+    {#each classes as c (c)}
+      <tr class="border-t border-hair first:border-t-0">
+        <th scope="row" class="py-1 pr-2 text-left align-top font-normal">{c}</th>
+        <td class="py-1 align-top {figure.at?.[c] ? 'font-semibold' : 'text-quiet'}"
+          >{exceptionWords(figure.at?.[c])}</td
+        >
+        <td class="py-1 text-right align-top">
+          <button class="dk-link" aria-expanded={opened === c} aria-label="Set for {c}" onclick={() => open(c)}
+            >{opened === c ? 'close' : 'set'}</button
+          >
+        </td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+
+{#if opened}
+  {@const c = opened}
+  {@const own = figure.at?.[c]}
+  {@const on = look?.on[c]}
+  <div class="mt-2 space-y-2.5 border-t border-hair pt-2.5" role="group" aria-label="Only on {c}">
+    <div class="flex items-center justify-between">
+      <label class="flex min-h-6 items-center gap-1.5">
+        <input
+          type="checkbox"
+          checked={own?.hidden ?? false}
+          disabled={hiddenElsewhere(c)}
+          onchange={(event) => set(c, { hidden: event.currentTarget.checked || undefined })}
+        />hidden on {c}
+      </label>
+      {#if own}<button class="dk-link" onclick={() => set(c, null)}>as everywhere</button>{/if}
+    </div>
+    {#if hiddenElsewhere(c)}
+      <p class="text-quiet">It is hidden on the others: to show it nowhere, take it out.</p>
+    {/if}
+    {#if !own?.hidden}
+      <div class="flex items-center gap-2">
+        {#if on}<img src={proofOf(on.picture, 160, on.cut)} alt="" class="h-10 w-14 object-contain object-left" />{/if}
+        <button
+          class="dk-button"
+          aria-pressed={desk.swapping === id && desk.swappingAt === c}
+          onclick={() => desk.beginSwap(id, c)}>Another picture</button
+        >
+        {#if own?.asset}<button class="dk-link" onclick={() => set(c, { asset: undefined })}>the usual one</button>{/if}
+      </div>
+      {#if own?.asset}<p class="text-quiet">Its alt text is that of the usual picture: say what holds for both.</p>{/if}
+      {#if !inCell}
+        <div class="grid grid-cols-[70px_1fr] items-center gap-x-2 gap-y-1.5">
+          <label for="own-size">Size</label>
+          <span class="flex gap-1.5">
+            <select
+              id="own-size"
+              class="dk-field"
+              value={typeof own?.size === 'number' ? 'px' : (own?.size ?? '')}
+              onchange={(event) => set(c, { size: sizeOf(event.currentTarget.value) })}
+            >
+              <option value="">as everywhere, {sizeWords(figure.size)}</option>
+              {#each sizes as size (size)}<option value={size}>{sizeWords(size)}</option>{/each}
+              <option value="px">own px</option>
+            </select>
+            {#if typeof own?.size === 'number'}
+              <input
+                class="dk-field dk-tabular w-20"
+                type="number"
+                aria-label="Width in px on {c}"
+                min={desk.site.limits.leastPx}
+                max={desk.site.limits.mostPx}
+                value={own.size}
+                onchange={(event) => {
+                  const { leastPx, mostPx } = desk.site.limits;
+                  const px = Math.round(
+                    Math.min(mostPx, Math.max(leastPx, event.currentTarget.valueAsNumber || leastPx)),
+                  );
+                  event.currentTarget.value = String(px);
+                  set(c, { size: px });
+                }}
+              />
+            {/if}
+          </span>
+          <label for="own-side">Side</label>
+          <select
+            id="own-side"
+            class="dk-field"
+            value={own?.side ?? ''}
+            onchange={(event) => set(c, { side: (event.currentTarget.value || undefined) as FigureAttrs['side'] })}
+          >
+            <option value="">as everywhere, {figure.side}</option>
+            {#each sides as side (side)}<option value={side}>{side}</option>{/each}
+          </select>
+          <label for="own-beside">Text</label>
+          <select
+            id="own-beside"
+            class="dk-field"
+            value={own?.beside === undefined ? '' : String(own.beside)}
+            onchange={(event) =>
+              set(c, { beside: event.currentTarget.value === '' ? undefined : event.currentTarget.value === 'true' })}
+          >
+            <option value="">as everywhere, {figure.beside ? 'beside it' : 'not beside it'}</option>
+            <option value="true">beside it, where there is room</option>
+            <option value="false">not beside it</option>
+          </select>
+        </div>
+      {/if}
+      <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shape on {c}">
+        <button
+          class="dk-button"
+          aria-pressed={own?.shape === undefined && !own?.cut}
+          onclick={() => set(c, { shape: undefined, cut: undefined })}>as everywhere</button
+        >
+        {#each ['as is', ...desk.site.shapes] as shape (shape)}
+          <button
+            class="dk-button dk-tabular"
+            aria-pressed={own?.shape === shape && !own?.cut}
+            onclick={() => set(c, { shape, cut: undefined })}>{shape}</button
+          >
+        {/each}
+        {#if on}<CutByHand
+            look={on}
+            drawn={own?.cut?.of === on.asset ? own.cut : null}
+            onchange={(cut) => set(c, { cut })}
+          />{/if}
+      </div>
+      {#if on?.loss}<p class="text-soft" role="status">Of what must stay in view, {on.loss}.</p>{/if}
+    {/if}
+  </div>
+{/if}
