@@ -2,6 +2,7 @@ using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
 using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -39,11 +40,23 @@ public sealed record SiteLook(
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
 
+/// <summary>The site's style, and what it means for the site.</summary>
+/// <param name="Seen">Names the style as it is, for saying which one a change was made to.</param>
+/// <param name="Pairs">Its colours over each other.</param>
+/// <param name="NewPictures">How many pictures need files that are not made yet, and how many files those are.</param>
+public sealed record StyleLook(StyleValues Values, string Seen, IReadOnlyList<ColourPair> Pairs, int NewPictures, int NewFiles);
+
+/// <param name="Seen">The style that was changed; another one by now is not written over.</param>
+public sealed record StyleChange(StyleValues Values, string Seen);
+
 internal static class SiteEndpoints
 {
     public static void MapSite(this IEndpointRouteBuilder api)
     {
         api.MapGet("/site", Site).WithSummary("Widths, shapes and sizes of the site.");
+        api.MapGet("/site/style", (Workspace workspace, Publisher publisher) => TypedResults.Ok(StyleOf(workspace, publisher)))
+            .WithSummary("What is set once for the whole site, and how many pictures need new files for it.");
+        api.MapPut("/site/style", SetStyle).WithSummary("Changes what is set for the whole site: in drafts at once, for visitors when it is published.");
         api.MapGet("/links", ReadLink).WithSummary("What a typed address is read as, with the repair that was made, or why not.");
         api.MapGet("/events", (Events events, CancellationToken stop) => TypedResults.ServerSentEvents(Sent(events, stop))).ExcludeFromDescription();
     }
@@ -60,6 +73,25 @@ internal static class SiteEndpoints
                 [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
             ColumnsBlock.MostCells, style.CellShape,
             new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), live.IsThere);
+    }
+
+    private static StyleLook StyleOf(Workspace workspace, Publisher publisher)
+    {
+        var style = workspace.Style.Current;
+        var (pictures, files) = publisher.NotMadeYet();
+        return new(StyleValues.Of(style), workspace.Style.Mark, StyleValues.PairsOf(style.Colours), pictures, files);
+    }
+
+    private static Results<Ok<StyleLook>, ProblemHttpResult> SetStyle(StyleChange change, Workspace workspace, Publisher publisher, Events events)
+    {
+        if (change.Seen != workspace.Style.Mark)
+            return Problems.Of(409, "The site's style was changed in another window in the meantime: look at it as it is now, and change it again.");
+        var reading = change.Values.Read(workspace.Style.Current);
+        if (reading.Style is null)
+            return Problems.Of(400, reading.Errors[0].Sentence, reading.Errors[0].Field, ("errors", reading.Errors));
+        workspace.Style.Set(StoredStyle.Of(reading.Style));
+        events.Send("site", new { workspace.Style.Mark });
+        return TypedResults.Ok(StyleOf(workspace, publisher));
     }
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)

@@ -56,13 +56,13 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         (_, var published) => published == ContentOf(page) ? "published" : "changed",
     };
 
-    /// <summary>All that a person can change of what a page shows: its own, and the words and keep areas of its pictures.</summary>
+    /// <summary>All that a person can change of what a page shows: its own, the words and keep areas of its pictures, and the site's style.</summary>
     public string ContentOf(PageRow page)
     {
         var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.SelectMany(f => f.Assets).Distinct()])
             .OrderBy(a => a.Id, StringComparer.Ordinal)
             .Select(a => new { a.Id, a.Facts.Edition, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
-        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures });
+        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures, Style = workspace.Style.Mark });
     }
 
     /// <summary>Addresses of the other files on the public site, from its root, by id; what is taken away has none.</summary>

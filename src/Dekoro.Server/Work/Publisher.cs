@@ -47,6 +47,17 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             [.. now.Except(published).Concat(published.Except(now)).Select(f => f.Key).Distinct().Order(StringComparer.Ordinal)]);
     }
 
+    /// <summary>What publishing would have to make: how many pictures need files that are not there, and how many files those are.</summary>
+    public (int Pictures, int Files) NotMadeYet()
+    {
+        var facts = book.Facts();
+        var plans = book.PublicPages().Select(p => PagePlanner.Plan(book.SourceOf(p), facts)).ToList();
+        var assets = AssetsOf(plans);
+        var missing = plans.SelectMany(p => p.Figures.Values).SelectMany(f => f.Files).Distinct()
+            .Where(file => !file.IsUnchanged && !File.Exists(maker.PathOf(maker.NameOf(assets[file.AssetId], file)))).ToList();
+        return (missing.Select(f => f.AssetId).Distinct().Count(), missing.Count);
+    }
+
     /// <summary>A file beside the pages.</summary>
     /// <param name="Content">A name for what is in it: another where it has changed.</param>
     private sealed record BesideFile(string Address, string Content, Func<Task<string>> PathAsync);

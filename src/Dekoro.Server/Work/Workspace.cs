@@ -1,3 +1,6 @@
+using System.Collections.Immutable;
+using System.Security.Cryptography;
+using System.Text;
 using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
 using Dekoro.Imaging;
@@ -89,21 +92,29 @@ public sealed class StyleShelf(Settings settings)
 {
     private const string Name = "style";
     private SiteStyle? _style;
+    private string? _mark;
 
     public SiteStyle Current => _style ??= settings.Get(Name) is { } json ? Json.Read<StoredStyle>(json).ToStyle() : new SiteStyle { Face = Dekoro.Publishing.Faces.Newsreader };
 
     public void Set(StoredStyle style)
     {
         settings.Set(Name, Json.Write(style));
-        _style = style.ToStyle();
+        (_style, _mark) = (style.ToStyle(), null);
     }
+
+    /// <summary>Names the style as it is: another one, another mark.</summary>
+    public string Mark => _mark ??= Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Json.Write(StoredStyle.Of(Current)))).AsSpan(0, 8));
 }
 
 /// <summary>What a site has set for itself; what is null is as delivered.</summary>
 public sealed record StoredStyle(
     string Name, string? Language = null, SiteColours? Colours = null, WidthClasses? Classes = null, PerClass<double>? PaddingPx = null,
-    double? ColumnPx = null, double? WidePx = null, double? GutterPx = null, double? TextPx = null)
+    double? ColumnPx = null, double? WidePx = null, double? GutterPx = null, double? TextPx = null, double? LineHeight = null,
+    PerClass<int>? FirstScreenPx = null, ImmutableArray<string>? Shapes = null)
 {
+    public static StoredStyle Of(SiteStyle style) => new(style.Name, style.Language, style.Colours, style.Classes, style.PaddingPx,
+        style.ColumnPx, style.WidePx, style.GutterPx, style.TextPx, style.LineHeight, style.FirstScreenPx, style.Shapes);
+
     public SiteStyle ToStyle()
     {
         var style = new SiteStyle { Name = Name, Face = Dekoro.Publishing.Faces.Newsreader };
@@ -117,6 +128,9 @@ public sealed record StoredStyle(
             WidePx = WidePx ?? style.WidePx,
             GutterPx = GutterPx ?? style.GutterPx,
             TextPx = TextPx ?? style.TextPx,
+            LineHeight = LineHeight ?? style.LineHeight,
+            FirstScreenPx = FirstScreenPx ?? style.FirstScreenPx,
+            Shapes = Shapes ?? style.Shapes,
         };
     }
 }

@@ -19,6 +19,7 @@ export function listen() {
     again('files', 'publish');
     listeners.library.forEach((listener) => listener(JSON.parse(event.data)));
   });
+  source.addEventListener('site', () => again('site', 'pages', 'publish'));
   source.addEventListener('pages', () => again('pages', 'publish'));
   source.addEventListener('page', (event) => {
     again('pages', 'publish');

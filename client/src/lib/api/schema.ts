@@ -2147,6 +2147,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/site/style": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is set once for the whole site, and how many pictures need new files for it. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StyleLook"];
+                    };
+                };
+            };
+        };
+        /** Changes what is set for the whole site: in drafts at once, for visitors when it is published. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StyleChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StyleLook"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/links": {
         parameters: {
             query?: never;
@@ -2460,6 +2520,10 @@ export interface components {
         ColourOffer: {
             name: string;
             colour: string;
+        };
+        ColourPair: {
+            what: string;
+            contrast: components["schemas"]["Contrast"];
         };
         ColumnList: {
             columns: string[];
@@ -2918,6 +2982,14 @@ export interface components {
             tablet: boolean;
             desktop: boolean;
         };
+        PerClassOfdouble: {
+            /** Format: double */
+            phone: number;
+            /** Format: double */
+            tablet: number;
+            /** Format: double */
+            desktop: number;
+        };
         PerClassOfint: {
             /** Format: int32 */
             phone: number;
@@ -3069,6 +3141,20 @@ export interface components {
         ShelfList: {
             patterns: components["schemas"]["ShelfItem"][];
         };
+        SiteColours: {
+            /** @default #fdfcf8 */
+            paper: string;
+            /** @default #1d2530 */
+            ink: string;
+            /** @default #4d5866 */
+            quiet: string;
+            /** @default #143c58 */
+            bar: string;
+            /** @default #ffffff */
+            barInk: string;
+            /** @default #8a3b12 */
+            link: string;
+        };
         SiteLook: {
             name: string;
             classes: components["schemas"]["WidthClasses"];
@@ -3098,6 +3184,42 @@ export interface components {
             id: string;
             title: string;
             pages: string[];
+        };
+        StyleChange: {
+            values: components["schemas"]["StyleValues"];
+            seen: string;
+        };
+        StyleLook: {
+            values: components["schemas"]["StyleValues"];
+            seen: string;
+            pairs: components["schemas"]["ColourPair"][];
+            /** Format: int32 */
+            newPictures: number;
+            /** Format: int32 */
+            newFiles: number;
+        };
+        StyleValues: {
+            name: string;
+            language: string;
+            /** Format: int32 */
+            tabletFromPx: number;
+            /** Format: int32 */
+            desktopFromPx: number;
+            referencePx: components["schemas"]["PerClassOfint"];
+            firstScreenPx: components["schemas"]["PerClassOfint"];
+            paddingPx: components["schemas"]["PerClassOfdouble"];
+            /** Format: double */
+            columnPx: number;
+            /** Format: double */
+            widePx: number;
+            /** Format: double */
+            gutterPx: number;
+            /** Format: double */
+            textPx: number;
+            /** Format: double */
+            lineHeight: number;
+            colours: components["schemas"]["SiteColours"];
+            shapes: string[];
         };
         Swap: {
             with: string;

@@ -125,9 +125,9 @@
             onchange={(event) =>
               set(c, { beside: event.currentTarget.value === '' ? undefined : event.currentTarget.value === 'true' })}
           >
-            <option value="">as everywhere, {figure.beside ? 'beside it' : 'not beside it'}</option>
-            <option value="true">beside it, where there is room</option>
-            <option value="false">not beside it</option>
+            <option value="">as everywhere, {figure.beside ? 'beside' : 'apart'}</option>
+            <option value="true">beside it, if there is room</option>
+            <option value="false">apart from it</option>
           </select>
         </div>
       {/if}

@@ -18,19 +18,24 @@
   let keysOpen = $state(false);
   const changes = $derived(preview.data?.changes ?? 0);
   const places = [
-    { name: 'Pages', href: '/', here: () => !page.url.pathname.startsWith('/library') },
+    { name: 'Pages', href: '/', here: () => page.url.pathname === '/' || page.url.pathname.startsWith('/pages') },
     { name: 'Library', href: '/library', here: () => page.url.pathname.startsWith('/library') },
   ];
 </script>
 
 <header class="flex h-12 flex-none items-center gap-8 border-b border-hair px-4">
-  <a href="/" class="flex items-center gap-2.5 text-read font-semibold">
+  <a
+    href="/site"
+    class="dk-marked flex h-full items-center gap-2.5 px-3.5 -ml-3.5 text-read font-semibold"
+    title="Widths, type and colours of the site"
+    aria-current={page.url.pathname.startsWith('/site') ? 'page' : undefined}
+  >
     <Mark />
     <span class="max-w-60 truncate">{site.data?.name ?? 'Dekoro'}</span>
   </a>
   <nav aria-label="Places" class="flex h-full">
     {#each places as place (place.href)}
-      <a href={place.href} class="dk-place" aria-current={place.here() ? 'page' : undefined}>{place.name}</a>
+      <a href={place.href} class="dk-place dk-marked" aria-current={place.here() ? 'page' : undefined}>{place.name}</a>
     {/each}
   </nav>
   <div class="ml-auto flex items-center gap-4">
@@ -54,8 +59,10 @@
 <KeysSheet bind:open={keysOpen} />
 
 <style>
-  .dk-place {
+  .dk-marked {
     position: relative;
+  }
+  .dk-place {
     display: flex;
     align-items: center;
     padding-inline: 14px;
@@ -70,8 +77,8 @@
     font-weight: 600;
   }
   /* Two marks on the bar's edge, as a ruler's. */
-  .dk-place[aria-current]::before,
-  .dk-place[aria-current]::after {
+  .dk-marked[aria-current]::before,
+  .dk-marked[aria-current]::after {
     content: '';
     position: absolute;
     bottom: -1px;
@@ -79,10 +86,10 @@
     height: 9px;
     background: var(--color-base-content);
   }
-  .dk-place[aria-current]::before {
+  .dk-marked[aria-current]::before {
     left: 10px;
   }
-  .dk-place[aria-current]::after {
+  .dk-marked[aria-current]::after {
     right: 10px;
   }
 </style>

@@ -1,8 +1,16 @@
-<!-- A page at a width of its own, drawn smaller so that it fits the room there is. -->
+<!-- A page at a width of its own, drawn smaller so that it fits the room there is. Drawn anew, it stays where it was scrolled to. -->
 <script lang="ts">
   let { src, title, widthPx }: { src: string; title: string; widthPx: number } = $props();
   let room = $state({ width: 0, height: 0 });
+  let frame = $state<HTMLIFrameElement>();
+  let stood = { page: '', y: 0 };
   const scale = $derived(Math.min(1, room.width / widthPx) || 1);
+  const pageOf = (address: string) => address.split('?')[0]!;
+
+  $effect.pre(() => {
+    const page = pageOf(src);
+    stood = { page, y: stood.page === page ? (frame?.contentWindow?.scrollY ?? 0) : 0 };
+  });
 </script>
 
 <div
@@ -11,12 +19,15 @@
   bind:clientHeight={null, (height) => (room.height = height ?? 0)}
 >
   <iframe
+    bind:this={frame}
     {src}
     {title}
     tabindex="-1"
-    class="absolute top-0 left-0 max-w-none border-0 bg-white"
+    onload={() => frame?.contentWindow?.scrollTo(0, stood.y)}
+    class="absolute top-0 left-1/2 max-w-none border-0 bg-white"
     style:width="{widthPx}px"
     style:height="{room.height / scale}px"
+    style:margin-left="{(-widthPx * scale) / 2}px"
     style:transform="scale({scale})"
     style:transform-origin="0 0"
   ></iframe>

@@ -1,0 +1,76 @@
+import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
+import { queryClient } from '$lib/api/queries';
+
+export type Values = Schemas['StyleValues'];
+type StyleError = { field: string; sentence: string };
+
+/** The site's style as it is worked on: kept at every change, undone step by step, refused with a sentence at its field. */
+export class SiteStyle {
+  /** What stands in the fields, be it good or not. */
+  wish = $state.raw<Values | null>(null);
+  /** What is kept. */
+  look = $state.raw<Schemas['StyleLook'] | null>(null);
+  errors = $state.raw<StyleError[]>([]);
+  problem = $state('');
+  private undone = $state.raw<Values[]>([]);
+  private done = $state.raw<Values[]>([]);
+  private going: Promise<void> = Promise.resolve();
+
+  get canUndo() {
+    return this.done.length > 0;
+  }
+  get canRedo() {
+    return this.undone.length > 0;
+  }
+
+  async load() {
+    this.took(await answer(api.GET('/api/site/style')));
+  }
+
+  change(part: Partial<Values>) {
+    if (!this.wish) return;
+    this.wish = { ...this.wish, ...part };
+    void this.keep((was) => ([this.done, this.undone] = [[...this.done, was], []]));
+  }
+
+  undo = () => this.step('done', 'undone');
+  redo = () => this.step('undone', 'done');
+
+  private step(from: 'done' | 'undone', to: 'done' | 'undone') {
+    const values = this[from].at(-1);
+    if (!values) return;
+    this.wish = values;
+    void this.keep((was) => {
+      this[from] = this[from].slice(0, -1);
+      this[to] = [...this[to], was];
+    });
+  }
+
+  errorAt = (field: string) => this.errors.find((error) => error.field === field)?.sentence ?? '';
+
+  /** One change after the other, each made to the style that the one before left. */
+  private keep(keptOver: (was: Values) => void) {
+    this.going = this.going.then(async () => {
+      const { wish, look } = this;
+      if (!wish || !look) return;
+      try {
+        const now = await answer(api.PUT('/api/site/style', { body: { values: wish, seen: look.seen } }));
+        if (now.seen !== look.seen) keptOver(look.values);
+        [this.errors, this.problem, this.look] = [[], '', now];
+        if (this.wish === wish) this.wish = now.values;
+        void queryClient.invalidateQueries({ queryKey: ['site'] });
+        void queryClient.invalidateQueries({ queryKey: ['publish'] });
+      } catch (error) {
+        const errors = error instanceof Problem ? (error.more.errors as StyleError[] | undefined) : undefined;
+        this.errors = errors ?? [];
+        this.problem = errors ? '' : sentenceOf(error);
+        if (error instanceof Problem && error.status === 409) await this.load();
+      }
+    });
+    return this.going;
+  }
+
+  private took(look: Schemas['StyleLook']) {
+    [this.look, this.wish, this.errors] = [look, look.values, []];
+  }
+}

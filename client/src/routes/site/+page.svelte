@@ -1,0 +1,251 @@
+<!-- What is set once for the whole site, with a page beside it that shows every change at once. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { onMount } from 'svelte';
+  import Redo from '@lucide/svelte/icons/redo-2';
+  import Undo from '@lucide/svelte/icons/undo-2';
+  import { sentenceOf } from '$lib/api/client';
+  import { pageList } from '$lib/api/queries';
+  import { classes } from '$lib/desk/choices';
+  import type { WidthClass } from '$lib/desk/schema';
+  import NumberField from '$lib/site/NumberField.svelte';
+  import { SiteStyle, type Values } from '$lib/site/style.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import PageFrame from '$lib/ui/PageFrame.svelte';
+  import { count } from '$lib/ui/words';
+
+  const style = new SiteStyle();
+  const pages = createQuery(pageList);
+  let failed = $state('');
+  let shown = $state('');
+  let at = $state<WidthClass>('desktop');
+  let open = $state({ site: true, widths: true, lengths: true, type: false, colours: false, shapes: false });
+  const page = $derived(pages.data?.find((one) => one.id === shown) ?? pages.data?.find((one) => one.isOn));
+  const v = $derived(style.wish);
+  const look = $derived(style.look);
+
+  onMount(() => {
+    style.load().catch((error) => (failed = sentenceOf(error)));
+  });
+
+  const colourNames = {
+    paper: 'paper',
+    ink: 'text',
+    quiet: 'quiet words',
+    bar: 'bar',
+    barInk: 'words on the bar',
+    link: 'links',
+  } as const;
+  const each = <K extends 'referencePx' | 'paddingPx' | 'firstScreenPx'>(name: K, c: WidthClass, value: number) =>
+    style.change({ [name]: { ...v![name], [c]: value } } as Partial<Values>);
+  const weakest = $derived(look?.pairs.filter((pair) => pair.contrast.ratio < pair.contrast.needed) ?? []);
+
+  function keys(event: KeyboardEvent) {
+    const typing = (event.target as Element).matches('input:not([type=color]), select, textarea');
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing) return;
+    event.preventDefault();
+    if (event.shiftKey) style.redo();
+    else style.undo();
+  }
+</script>
+
+<svelte:head><title>Site · Dekoro</title></svelte:head>
+<svelte:window onkeydown={keys} />
+
+<div class="flex min-h-0 flex-1">
+  <aside class="flex w-[320px] flex-none flex-col overflow-y-auto border-r border-hair" aria-label="Site">
+    <div class="flex items-center border-b border-hair py-1.5 pr-2 pl-4">
+      <h1 class="flex-1 text-read font-semibold">Site</h1>
+      <button
+        class="dk-button bare"
+        disabled={!style.canUndo}
+        onclick={style.undo}
+        aria-label="Undo"
+        title="Undo (Ctrl+Z)"><Undo size={16} /></button
+      >
+      <button
+        class="dk-button bare"
+        disabled={!style.canRedo}
+        onclick={style.redo}
+        aria-label="Redo"
+        title="Redo (Ctrl+Shift+Z)"><Redo size={16} /></button
+      >
+    </div>
+    {#if failed || style.problem}<p class="dk-problem px-4 py-2" role="alert">{failed || style.problem}</p>{/if}
+    {#if v && look}
+      <Group name="Name" value={v.name} bind:open={open.site}>
+        <label class="dk-label" for="site-name">Name, at the top of every page</label>
+        <input
+          id="site-name"
+          class="dk-field"
+          value={v.name}
+          onchange={(event) => style.change({ name: event.currentTarget.value })}
+        />
+        {#if style.errorAt('name')}<p class="dk-problem" role="alert">{style.errorAt('name')}</p>{/if}
+        <label class="dk-label mt-2" for="site-language">Language, as browsers know it</label>
+        <input
+          id="site-language"
+          class="dk-field w-24!"
+          value={v.language}
+          onchange={(event) => style.change({ language: event.currentTarget.value.trim() })}
+        />
+        {#if style.errorAt('language')}<p class="dk-problem" role="alert">{style.errorAt('language')}</p>{/if}
+      </Group>
+
+      <Group name="Widths" value="tablet from {v.tabletFromPx}, desktop from {v.desktopFromPx}" bind:open={open.widths}>
+        <NumberField
+          label="Tablets begin at"
+          value={v.tabletFromPx}
+          error={style.errorAt('tabletFromPx')}
+          onset={(tabletFromPx) => style.change({ tabletFromPx })}
+        />
+        <NumberField
+          label="Desktops begin at"
+          value={v.desktopFromPx}
+          error={style.errorAt('desktopFromPx')}
+          onset={(desktopFromPx) => style.change({ desktopFromPx })}
+        />
+        {#each classes as c (c)}
+          <NumberField
+            label="A {c} is looked at in"
+            value={v.referencePx[c]}
+            error={style.errorAt(`referencePx.${c}`)}
+            onset={(px) => each('referencePx', c, px)}
+          />
+        {/each}
+        {#each classes as c (c)}
+          <NumberField
+            label="First screen of a {c}"
+            value={v.firstScreenPx[c]}
+            error={style.errorAt(`firstScreenPx.${c}`)}
+            onset={(px) => each('firstScreenPx', c, px)}
+          />
+        {/each}
+      </Group>
+
+      <Group name="Column and gutters" value="column {v.columnPx}, wide {v.widePx} px" bind:open={open.lengths}>
+        <NumberField
+          label="Column of text"
+          value={v.columnPx}
+          error={style.errorAt('columnPx')}
+          onset={(columnPx) => style.change({ columnPx })}
+        />
+        <NumberField
+          label="Wide"
+          value={v.widePx}
+          error={style.errorAt('widePx')}
+          onset={(widePx) => style.change({ widePx })}
+        />
+        <NumberField
+          label="Gutter"
+          value={v.gutterPx}
+          error={style.errorAt('gutterPx')}
+          onset={(gutterPx) => style.change({ gutterPx })}
+        />
+        {#each classes as c (c)}
+          <NumberField
+            label="At the edges of a {c}"
+            value={v.paddingPx[c]}
+            error={style.errorAt(`paddingPx.${c}`)}
+            onset={(px) => each('paddingPx', c, px)}
+          />
+        {/each}
+      </Group>
+
+      <Group name="Type" value="{v.textPx} px, lines {v.lineHeight}" bind:open={open.type}>
+        <NumberField
+          label="Height of the text"
+          value={v.textPx}
+          error={style.errorAt('textPx')}
+          onset={(textPx) => style.change({ textPx })}
+        />
+        <NumberField
+          label="Lines, in heights of the text"
+          unit="×"
+          step={0.05}
+          value={v.lineHeight}
+          error={style.errorAt('lineHeight')}
+          onset={(lineHeight) => style.change({ lineHeight })}
+        />
+      </Group>
+
+      <Group
+        name="Colours"
+        value={weakest.length > 0 ? `${count(weakest.length, 'pair')} hard to read` : 'all readable'}
+        bind:open={open.colours}
+      >
+        {#each Object.entries(colourNames) as [name, words] (name)}
+          {@const key = name as keyof typeof colourNames}
+          <label class="flex items-center gap-2 py-0.5">
+            <span class="flex-1">{words}</span>
+            <span class="dk-tabular text-quiet">{v.colours[key]}</span>
+            <input
+              type="color"
+              class="h-7 w-10 cursor-pointer"
+              value={v.colours[key]}
+              onchange={(event) => style.change({ colours: { ...v.colours, [key]: event.currentTarget.value } })}
+            />
+          </label>
+        {/each}
+        <table class="dk-tabular mt-2 w-full border-t border-hair" aria-label="Contrast">
+          <tbody>
+            {#each look.pairs as { what, contrast } (what)}
+              <tr>
+                <th scope="row" class="py-0.5 text-left font-normal">{what}</th>
+                <td class="text-right">{contrast.ratio.toFixed(1)} : 1</td>
+                <td class="w-24 pl-3 {contrast.ratio >= contrast.needed ? 'text-sharp' : 'text-coarse'}"
+                  >{contrast.ratio >= contrast.needed ? 'readable' : `needs ${contrast.needed}`}</td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </Group>
+
+      <Group name="Shapes" value={v.shapes.join(', ')} bind:open={open.shapes}>
+        <label class="dk-label" for="site-shapes"
+          >Shapes for cuts, with commas between; the first is that of cells</label
+        >
+        <input
+          id="site-shapes"
+          class="dk-field dk-tabular"
+          value={v.shapes.join(', ')}
+          onchange={(event) =>
+            style.change({ shapes: event.currentTarget.value.split(/[,;\s]+/).filter((shape) => shape !== '') })}
+        />
+        {#if style.errorAt('shapes')}<p class="dk-problem" role="alert">{style.errorAt('shapes')}</p>{/if}
+      </Group>
+    {/if}
+  </aside>
+
+  <div class="flex min-w-0 flex-1 flex-col bg-base-200">
+    <div class="flex h-12 flex-none items-center gap-3 border-b border-hair bg-base-100 px-4">
+      <label class="flex items-center gap-2"
+        >Seen on <select class="dk-field w-52!" bind:value={() => page?.id ?? '', (id) => (shown = id)}>
+          {#each pages.data ?? [] as one (one.id)}<option value={one.id}>{one.title || 'Untitled'}</option>{/each}
+        </select></label
+      >
+      <div class="flex gap-1" role="group" aria-label="Width of the page">
+        {#each classes as c (c)}
+          <button class="dk-button" aria-pressed={at === c} onclick={() => (at = c)}>{c}</button>
+        {/each}
+      </div>
+      <p class="dk-tabular ml-auto truncate text-quiet" role="status">
+        {#if look}
+          {look.newFiles === 0
+            ? 'No picture needs new files'
+            : `${count(look.newPictures, 'picture')} ${look.newPictures === 1 ? 'needs' : 'need'} ${count(look.newFiles, 'new file')}, made on publishing`}
+        {/if}
+      </p>
+    </div>
+    <div class="min-h-0 flex-1 p-5">
+      {#if page && look}
+        <PageFrame
+          src="/proof/{page.id}?desk&{look.seen}"
+          title="{page.title} at {look.values.referencePx[at]} px"
+          widthPx={look.values.referencePx[at]}
+        />
+      {/if}
+    </div>
+  </div>
+</div>
