@@ -44,6 +44,7 @@ public static class SiteCss
             .cells-wide { {{Out($"min({Px(style.WidePx)}, calc(100cqi - 2 * var(--pad)))")}} }
             .cells { gap: {{Px(style.GutterPx)}}; }
             """);
+        foreach (var look in style.Looks) css.AppendLine($".look-{look.Id} {{ {Variables(look.Look)} }}");
         foreach (var c in WidthClasses.All)
         {
             css.AppendLine(CultureInfo.InvariantCulture, $$"""
@@ -61,6 +62,10 @@ public static class SiteCss
         }
         return css.ToString();
     }
+
+    /// <summary>A look, as the custom properties that framed pictures are drawn by.</summary>
+    internal static string Variables(PictureLook look) => string.Create(CultureInfo.InvariantCulture,
+        $"--frame:{look.FramePx}px;--line:{look.LinePx}px {look.Line.ToString().ToLowerInvariant()} {look.LineColour};--round:{look.Round.TopLeft}px {look.Round.TopRight}px {look.Round.BottomRight}px {look.Round.BottomLeft}px;--mat:{look.PaddingPx}px;--mat-colour:{look.Background?.ToString() ?? "transparent"};--shade:{(look.Shadow is { } s ? string.Create(CultureInfo.InvariantCulture, $"0 {s.DownPx}px {s.BlurPx}px rgb(0 0 0 / {s.Percent}%)") : "none")}");
 
     /// <summary>Where figures stand on a class of screen: those placed alike on all, and those with a place of their own there.</summary>
     private static string Figures(PageLayout layout, WidthClass c)

@@ -44,7 +44,9 @@ const measured = (page: Page) =>
         const source = sources.find((one) => one.media && matchMedia(one.media).matches) ?? sources.find((one) => !one.media) ?? image;
         const sizes = source.getAttribute('sizes');
         // A drawing given out unchanged has no sizes: what counts is how wide it is drawn. What is hidden is not drawn at all.
-        const drawn = image.getBoundingClientRect().width;
+        const { paddingLeft, paddingRight, borderLeftWidth, borderRightWidth } = getComputedStyle(image);
+        const round = [paddingLeft, paddingRight, borderLeftWidth, borderRightWidth].reduce((sum, px) => sum + parseFloat(px), 0);
+        const drawn = Math.max(0, image.getBoundingClientRect().width - round);
         let evaluated = drawn;
         if (sizes && drawn > 0) {
           const probe = new Image();

@@ -78,6 +78,7 @@ export function piecesFrom(random: () => number, files: readonly string[]) {
     attrs: {
       id,
       at: exceptions(),
+      look: random() < 0.2 ? { line: one(['none', 'solid', 'double']), linePx: int(0, 12), paddingPx: int(0, 24), background: '#ffffff', roundPx: [int(0, 40), 0, 8, 999] } : null,
       cut: random() < 0.1 ? cutOf(asset) : null,
       asset,
       size: sizeOf(),

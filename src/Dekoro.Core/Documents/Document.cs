@@ -89,6 +89,8 @@ public sealed record FigureBlock(
     /// <summary>What is otherwise on one class of screen; never hidden on all.</summary>
     public PerClass<FigureException?> Exceptions { get; init; }
 
+    public LookChoice Look { get; init; } = LookChoice.None;
+
     /// <summary>Every picture that stands here on one class of screen or another.</summary>
     public IEnumerable<string> Assets => WidthClasses.All.Select(c => Exceptions[c]?.AssetId).Prepend(AssetId).OfType<string>().Distinct();
 

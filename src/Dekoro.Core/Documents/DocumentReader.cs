@@ -31,6 +31,9 @@ public sealed class DocumentReader
     /// <summary>Of the picture's width and height: below this a cut drawn by hand shows nothing that can be made out.</summary>
     private const double LeastDrawn = 0.01;
 
+    /// <summary>How records of values are written: small first letters, choices by name.</summary>
+    internal static readonly JsonSerializerOptions Values = new(JsonSerializerDefaults.Web) { Converters = { new System.Text.Json.Serialization.JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+
     private const int MostErrors = 20, MostDepth = 12, MostBlocks = 20_000, MostTextLength = 4_000_000;
 
     private static readonly JsonElement Nothing = JsonDocument.Parse("{}").RootElement;
@@ -192,7 +195,27 @@ public sealed class DocumentReader
             new LinkChoice(Choice(attrs, "linkKind", at, FigureLinkKind.None), Text(attrs, "linkTarget", at, "", 2000)))
         {
             Exceptions = Exceptions(attrs, at, cut.Shape),
+            Look = Look(attrs, at),
         };
+    }
+
+    /// <summary>The id of one of the site's looks, or one written out.</summary>
+    private LookChoice Look(JsonElement attrs, string at)
+    {
+        if (!attrs.TryGetProperty("look", out var look) || look.ValueKind == JsonValueKind.Null) return LookChoice.None;
+        if (look.ValueKind == JsonValueKind.String) return Text(attrs, "look", at, "", 40) is { Length: > 0 } id ? new(id, null) : LookChoice.None;
+        var reading = new LookReading(null, "A look is the id of one of the site's, or written out with line, corners, padding, background and shadow.");
+        try
+        {
+            if (look.ValueKind == JsonValueKind.Object) reading = look.Deserialize<LookValues>(Values)!.Read();
+        }
+        catch (JsonException)
+        {
+            // Said below, as of any look that cannot be read.
+        }
+        if (reading.Look is not null) return new(null, reading.Look);
+        Refuse(at + "look", reading.Sentence!);
+        return LookChoice.None;
     }
 
     private AspectRatio? Shape(JsonElement attrs, string at)

@@ -58,7 +58,10 @@ public static class DocumentWriter
         ("caption", f.Caption.Own),
         ("linkKind", Written(f.Link.Kind)),
         ("linkTarget", f.Link.Target),
-        ("at", Exceptions(f.Exceptions)));
+        ("at", Exceptions(f.Exceptions)),
+        ("look", Written(f.Look)));
+
+    private static JsonNode? Written(LookChoice look) => look.Own is { } own ? JsonSerializer.SerializeToNode(LookValues.Of(own), DocumentReader.Values) : look.NamedId;
 
     /// <summary>By class of screen; null where everything is as everywhere.</summary>
     private static JsonObject? Exceptions(PerClass<FigureException?> exceptions)

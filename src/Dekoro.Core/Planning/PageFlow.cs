@@ -132,7 +132,8 @@ public sealed class PageFlow
     {
         var picture = _pictureOf(figure);
         var shape = picture is null ? figure.Cut.Shape?.Value ?? 1.5 : PagePlanner.CutOf(figure.Cut, picture).Shape.Value;
-        var height = width / shape;
+        var framePx = _layout.Style.LookOf(figure.Look).FramePx;
+        var height = Math.Max(1, width - framePx) / shape + framePx;
         var caption = picture is null ? "" : PagePlanner.CaptionOf(figure, picture);
         if (caption.Length > 0)
         {

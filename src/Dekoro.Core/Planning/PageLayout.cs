@@ -74,14 +74,17 @@ public sealed class PageLayout
         // One for each picture and cut that the figure shows on one class of screen or another, the widest first.
         IEnumerable<Stand> StandsOf(FigureBlock figure, Func<FigureBlock, SlotWidth> slotOf)
         {
+            var framePx = Style.LookOf(figure.Look).FramePx;
             var shown = WidthClasses.All.Reverse().Where(c => !figure.IsHiddenOn(c)).Select(c => (Class: c, Figure: figure.On(c)));
             foreach (var same in shown.GroupBy(s => (s.Figure.AssetId, s.Figure.Cut)))
             {
                 var byClass = same.ToDictionary(s => s.Class, s => s.Figure);
                 var on = new PerClass<bool>().Select((c, _) => byClass.ContainsKey(c));
-                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? slotOf(byClass[c]) : SlotWidth.None), Style.Classes), null);
+                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? Framed(slotOf(byClass[c]), framePx) : SlotWidth.None), Style.Classes), null);
             }
         }
+
+        static SlotWidth Framed(SlotWidth slot, int framePx) => framePx == 0 ? slot : slot.Within(Affine.Container - Affine.Px(framePx)).AtLeast(1);
 
         PerClass<double> HeightsOf(BandBlock band) => new PerClass<int>().Select((c, _) => PageFlow.Of(band, pictureOf, this, c)[0].Box.Height);
     }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Documents;
 using Dekoro.Core.Typography;
 using Dekoro.Core.Widths;
 
@@ -28,6 +29,11 @@ public sealed record SiteStyle
 
     /// <summary>The shapes offered for cuts, beside "as is".</summary>
     public ImmutableArray<string> Shapes { get; init; } = ["3:2", "16:9", "1:1", "4:5"];
+
+    /// <summary>Looks with a name, for pictures to share.</summary>
+    public ImmutableArray<NamedLook> Looks { get; init; } = [];
+
+    public PictureLook LookOf(LookChoice choice) => choice.Own ?? Looks.FirstOrDefault(l => l.Id == choice.NamedId)?.Look ?? PictureLook.None;
 
     /// <summary>The shape that the first picture of columns takes, and with it the others; null for as is.</summary>
     public string? CellShape => Shapes.FirstOrDefault();

@@ -52,7 +52,15 @@ internal static class DemoSite
 
     private static void NamePictures(JsonNode node, IReadOnlyDictionary<string, string> ids)
     {
-        if (node is JsonObject { } o && (string?)o["type"] == "figure") o["attrs"]!["asset"] = ids[(string)o["attrs"]!["asset"]!];
+        if (node is JsonObject { } o && (string?)o["type"] == "figure")
+        {
+            var attrs = o["attrs"]!.AsObject();
+            foreach (var own in (attrs["at"] as JsonObject ?? []).Select(at => at.Value).OfType<JsonObject>().Append(attrs))
+            {
+                if ((string?)own["asset"] is { } asset) own["asset"] = ids[asset];
+                if (own["cut"] is JsonObject cut) cut["of"] = ids[(string)cut["of"]!];
+            }
+        }
         if (node is JsonObject band && (string?)band["type"] == "band" && (string?)band["attrs"]!["picture"] is { } picture) band["attrs"]!["picture"] = ids[picture];
         foreach (var child in node["content"]?.AsArray() ?? []) NamePictures(child!, ids);
     }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Links;
@@ -32,10 +33,17 @@ public sealed record ColourOffer(string Name, string Colour);
 /// <param name="TintSteps">A tint's strength counts from 0 to this.</param>
 public sealed record BandOffer(IReadOnlyList<ColourOffer> Colours, int MostHeightPx, int TintSteps);
 
+/// <summary>A look that pictures of the site share.</summary>
+/// <param name="Places">How many have it.</param>
+public sealed record LookOffer(string Id, string Name, LookValues Look, int Places);
+
+/// <param name="Name">Told apart from the others by it.</param>
+public sealed record LookChange(string Name, LookValues Look);
+
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, bool IsPublished);
+    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, IReadOnlyList<LookOffer> Looks, bool IsPublished);
 
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
@@ -57,11 +65,13 @@ internal static class SiteEndpoints
         api.MapGet("/site/style", (Workspace workspace, Publisher publisher) => TypedResults.Ok(StyleOf(workspace, publisher)))
             .WithSummary("What is set once for the whole site, and how many pictures need new files for it.");
         api.MapPut("/site/style", SetStyle).WithSummary("Changes what is set for the whole site: in drafts at once, for visitors when it is published.");
+        api.MapPut("/site/looks/{id}", SetLook).WithSummary("Names a look for pictures to share, or changes one for all that have it.");
+        api.MapDelete("/site/looks/{id}", TakeOutLook).WithSummary("Takes out a look that no picture has.");
         api.MapGet("/links", ReadLink).WithSummary("What a typed address is read as, with the repair that was made, or why not.");
         api.MapGet("/events", (Events events, CancellationToken stop) => TypedResults.ServerSentEvents(Sent(events, stop))).ExcludeFromDescription();
     }
 
-    private static SiteLook Site(Workspace workspace, LiveSite live)
+    private static SiteLook Site(Workspace workspace, PlanBook book, LiveSite live)
     {
         var style = workspace.Style.Current;
         var layout = new PageLayout(style);
@@ -72,7 +82,7 @@ internal static class SiteEndpoints
             [.. Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - ColumnsBlock.LeastInRow + 1).Select(n => new RowOffer(n, PageLayout.InRow(n),
                 [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
             ColumnsBlock.MostCells, style.CellShape,
-            new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), live.IsThere);
+            new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), LooksOf(workspace, book), live.IsThere);
     }
 
     private static StyleLook StyleOf(Workspace workspace, Publisher publisher)
@@ -92,6 +102,39 @@ internal static class SiteEndpoints
         workspace.Style.Set(StoredStyle.Of(reading.Style));
         events.Send("site", new { workspace.Style.Mark });
         return TypedResults.Ok(StyleOf(workspace, publisher));
+    }
+
+    private static IReadOnlyList<LookOffer> LooksOf(Workspace workspace, PlanBook book)
+    {
+        var places = workspace.Pages.All().SelectMany(p => book.DocumentOf(p).Figures).CountBy(f => f.Look.NamedId ?? "").ToDictionary();
+        return [.. workspace.Style.Current.Looks.Select(l => new LookOffer(l.Id, l.Name, LookValues.Of(l.Look), places.GetValueOrDefault(l.Id)))];
+    }
+
+    private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> SetLook(string id, LookChange change, Workspace workspace, PlanBook book, Events events)
+    {
+        if (id.Length is 0 or > 40 || !id.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_')) return Problems.Of(400, "The id of a look is made of letters and digits.");
+        var (name, looks) = (change.Name.Trim(), workspace.Style.Current.Looks);
+        if (name.Length is 0 or > 60) return Problems.Of(400, "Give the look a name of at most 60 letters.", "name");
+        if (looks.Any(l => l.Id != id && l.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) return Problems.Of(400, $"There is a look called {name} already: choose another name.", "name");
+        var reading = change.Look.Read();
+        if (reading.Look is null) return Problems.Of(400, reading.Sentence!, "look");
+        var at = looks.Select(l => l.Id).ToList().IndexOf(id);
+        var look = new NamedLook(id, name, reading.Look);
+        return Kept(at < 0 ? looks.Add(look) : looks.SetItem(at, look), workspace, book, events);
+    }
+
+    private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> TakeOutLook(string id, Workspace workspace, PlanBook book, Events events)
+    {
+        if (LooksOf(workspace, book).FirstOrDefault(l => l.Id == id) is { Places: > 0 } used)
+            return Problems.Of(409, $"{used.Name} stands on {used.Places} picture(s): give them another look first.");
+        return Kept([.. workspace.Style.Current.Looks.Where(l => l.Id != id)], workspace, book, events);
+    }
+
+    private static Ok<IReadOnlyList<LookOffer>> Kept(ImmutableArray<NamedLook> looks, Workspace workspace, PlanBook book, Events events)
+    {
+        workspace.Style.Set(StoredStyle.Of(workspace.Style.Current with { Looks = looks }));
+        events.Send("site", new { workspace.Style.Mark });
+        return TypedResults.Ok(LooksOf(workspace, book));
     }
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)

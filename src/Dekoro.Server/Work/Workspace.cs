@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Security.Cryptography;
 using System.Text;
+using Dekoro.Core.Documents;
 using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
 using Dekoro.Imaging;
@@ -106,14 +107,20 @@ public sealed class StyleShelf(Settings settings)
     public string Mark => _mark ??= Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Json.Write(StoredStyle.Of(Current)))).AsSpan(0, 8));
 }
 
+/// <summary>A look with a name, as it is kept and sent.</summary>
+public sealed record StoredLook(string Id, string Name, LookValues Look)
+{
+    public static StoredLook Of(NamedLook look) => new(look.Id, look.Name, LookValues.Of(look.Look));
+}
+
 /// <summary>What a site has set for itself; what is null is as delivered.</summary>
 public sealed record StoredStyle(
     string Name, string? Language = null, SiteColours? Colours = null, WidthClasses? Classes = null, PerClass<double>? PaddingPx = null,
     double? ColumnPx = null, double? WidePx = null, double? GutterPx = null, double? TextPx = null, double? LineHeight = null,
-    PerClass<int>? FirstScreenPx = null, ImmutableArray<string>? Shapes = null)
+    PerClass<int>? FirstScreenPx = null, ImmutableArray<string>? Shapes = null, ImmutableArray<StoredLook>? Looks = null)
 {
     public static StoredStyle Of(SiteStyle style) => new(style.Name, style.Language, style.Colours, style.Classes, style.PaddingPx,
-        style.ColumnPx, style.WidePx, style.GutterPx, style.TextPx, style.LineHeight, style.FirstScreenPx, style.Shapes);
+        style.ColumnPx, style.WidePx, style.GutterPx, style.TextPx, style.LineHeight, style.FirstScreenPx, style.Shapes, [.. style.Looks.Select(StoredLook.Of)]);
 
     public SiteStyle ToStyle()
     {
@@ -131,6 +138,7 @@ public sealed record StoredStyle(
             LineHeight = LineHeight ?? style.LineHeight,
             FirstScreenPx = FirstScreenPx ?? style.FirstScreenPx,
             Shapes = Shapes ?? style.Shapes,
+            Looks = Looks is { } looks ? [.. looks.Select(l => new NamedLook(l.Id, l.Name, l.Look.Read().Look ?? PictureLook.None))] : [],
         };
     }
 }

@@ -27,6 +27,12 @@ public sealed class DocumentTests
             own.Item2, new(flag, flag ? "own" : null), new(caption, "words"), new(own.Item1, "target"))
         {
             Exceptions = new(own.Item3[0], own.Item3[1], null),
+            Look = side switch
+            {
+                Side.Left => LookChoice.None,
+                Side.Centre => new("print", null),
+                _ => new(null, new(LineStyle.Double, px % 20, Srgb.Parse("#143c58"), new(px % 9, 0, 4, 999), px % 40, flag ? Srgb.White : null, flag ? new Shadow(4, 12, 30) : null)),
+            },
         });
 
     private static readonly Gen<CellBlock> Cells = Gen.Select(Ids, Gen.OneOf(Paragraphs, Figures).Array[0, 3], (id, blocks) =>

@@ -1,9 +1,19 @@
 import { queryClient } from './queries';
 import type { Schemas } from './client';
 
-type Sent = { library: { id: string | null }; page: { id: string; version: number }; job: Schemas['Job'] };
+type Sent = {
+  library: { id: string | null };
+  site: { mark: string };
+  page: { id: string; version: number };
+  job: Schemas['Job'];
+};
 type Listener<K extends keyof Sent> = (data: Sent[K]) => void;
-const listeners: { [K in keyof Sent]: Set<Listener<K>> } = { library: new Set(), page: new Set(), job: new Set() };
+const listeners: { [K in keyof Sent]: Set<Listener<K>> } = {
+  library: new Set(),
+  site: new Set(),
+  page: new Set(),
+  job: new Set(),
+};
 
 /** Hears of one kind of event until the returned function is called. */
 export function on<K extends keyof Sent>(kind: K, listener: Listener<K>) {
@@ -19,7 +29,10 @@ export function listen() {
     again('files', 'publish');
     listeners.library.forEach((listener) => listener(JSON.parse(event.data)));
   });
-  source.addEventListener('site', () => again('site', 'pages', 'publish'));
+  source.addEventListener('site', (event) => {
+    again('site', 'pages', 'publish');
+    listeners.site.forEach((listener) => listener(JSON.parse(event.data)));
+  });
   source.addEventListener('pages', () => again('pages', 'publish'));
   source.addEventListener('page', (event) => {
     again('pages', 'publish');

@@ -2207,6 +2207,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/site/looks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Names a look for pictures to share, or changes one for all that have it. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LookChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LookOffer"][];
+                    };
+                };
+            };
+        };
+        post?: never;
+        /** Takes out a look that no picture has. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LookOffer"][];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/links": {
         parameters: {
             query?: never;
@@ -2858,6 +2922,11 @@ export interface components {
             name: string;
             sentence: string;
         };
+        /**
+         * @default none
+         * @enum {unknown}
+         */
+        LineStyle: "none" | "solid" | "dashed" | "dotted" | "double";
         LinkLook: {
             written: null | string;
             repair: null | string;
@@ -2878,6 +2947,35 @@ export interface components {
             };
             notices: components["schemas"]["Notice"][];
             weights: components["schemas"]["PerClassOfWeight"];
+        };
+        LookChange: {
+            name: string;
+            look: components["schemas"]["LookValues"];
+        };
+        LookOffer: {
+            id: string;
+            name: string;
+            look: components["schemas"]["LookValues"];
+            /** Format: int32 */
+            places: number;
+        };
+        LookValues: {
+            line?: components["schemas"]["LineStyle"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            linePx: number;
+            /** @default #000000 */
+            lineColour: string;
+            roundPx?: null | number[];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            paddingPx: number;
+            background?: null | string;
+            shadow?: null | components["schemas"]["Shadow"];
         };
         MailLine: {
             id: string;
@@ -3128,6 +3226,14 @@ export interface components {
             fromPx: number;
             length: components["schemas"]["Affine"];
         };
+        Shadow: {
+            /** Format: int32 */
+            downPx: number;
+            /** Format: int32 */
+            blurPx: number;
+            /** Format: int32 */
+            percent: number;
+        };
         ShapeLook: {
             shape: string;
             cut: components["schemas"]["Cut"];
@@ -3168,6 +3274,7 @@ export interface components {
             mostCells: number;
             cellShape: null | string;
             bands: components["schemas"]["BandOffer"];
+            looks: components["schemas"]["LookOffer"][];
             isPublished: boolean;
         };
         SizeOffer: {

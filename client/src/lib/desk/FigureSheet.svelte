@@ -6,11 +6,12 @@
   import { onePicture } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import KeepBox from '$lib/ui/KeepBox.svelte';
-  import { captionSources, classes, exceptionWords, linkKinds, sizeWords } from './choices';
+  import { captionSources, classes, exceptionWords, linkKinds, lookWords, sizeWords } from './choices';
   import CutByHand from './CutByHand.svelte';
   import type { Desk } from './desk.svelte';
   import Exceptions from './Exceptions.svelte';
   import FigurePlace from './FigurePlace.svelte';
+  import LookChoice from './LookChoice.svelte';
   import FitTable from './FitTable.svelte';
   import LinkField from './LinkField.svelte';
   import PieceMoves from './PieceMoves.svelte';
@@ -22,7 +23,7 @@
   const picture = createQuery(() => onePicture(figure.asset));
   const file = $derived(picture.data?.file);
   const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
-  let open = $state({ cut: false, place: true, words: false, link: false, exceptions: false });
+  let open = $state({ cut: false, place: true, words: false, link: false, exceptions: false, look: false });
   let keepProblem = $state('');
   const shapes = $derived(
     figure.shape && !desk.site.shapes.includes(figure.shape) ? [...desk.site.shapes, figure.shape] : desk.site.shapes,
@@ -34,6 +35,13 @@
       : figure.shape === null
         ? 'as is, the whole picture'
         : `${figure.shape}${look?.loss ? `, ${look.loss}` : ''}`,
+  );
+  const lookName = $derived(
+    figure.look === null
+      ? 'plain'
+      : typeof figure.look === 'string'
+        ? (desk.site.looks.find((one) => one.id === figure.look)?.name ?? 'plain')
+        : lookWords(figure.look),
   );
   const exceptions = $derived(
     classes.filter((c) => figure.at?.[c]).map((c) => `${c}: ${exceptionWords(figure.at?.[c])}`),
@@ -242,6 +250,10 @@
         )}
     />
   {/if}
+</Group>
+
+<Group name="Look" value={lookName} bind:open={open.look}>
+  <LookChoice {desk} {figure} onset={(chosen) => set({ look: chosen })} />
 </Group>
 
 <Group name="Exceptions at a width" value={exceptions.join('; ') || 'none'} bind:open={open.exceptions}>

@@ -6,6 +6,7 @@
   import AddHere from './AddHere.svelte';
   import Chosen from './Chosen.svelte';
   import { gapsOf, nearest } from './geometry';
+  import { restyle } from './inStep';
   import { frameKeys } from './keys';
 
   let { desk, onkey }: { desk: Desk; onkey: (event: KeyboardEvent) => void } = $props();
@@ -17,6 +18,8 @@
   const margin = 19;
   const scale = $derived(Math.min(1, Math.max(0.1, (room.width - 2 * margin) / desk.width)));
   const height = $derived(Math.max(0, (room.height - 16) / scale));
+
+  $effect(() => restyle(frame?.contentDocument, desk.styled));
 
   function mounted() {
     const inside = frame?.contentDocument;

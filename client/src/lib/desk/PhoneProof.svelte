@@ -4,7 +4,7 @@
   import Fit from '$lib/ui/Fit.svelte';
   import { weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
-  import { bringTo, standOf } from './inStep';
+  import { bringTo, restyle, standOf } from './inStep';
 
   let { desk }: { desk: Desk } = $props();
   const drawnPx = 236;
@@ -26,6 +26,8 @@
     drawn = {};
     column = inside.querySelector('#content > .column');
   }
+
+  $effect(() => restyle(frame?.contentDocument, desk.styled));
 
   // Only the pieces that changed are drawn anew.
   $effect(() => {

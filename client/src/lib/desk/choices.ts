@@ -1,4 +1,4 @@
-import type { FigureAttrs, FigureException } from './schema';
+import type { FigureAttrs, FigureException, LookAttrs } from './schema';
 
 export const classes = ['phone', 'tablet', 'desktop'] as const;
 export const sides = ['left', 'centre', 'right'] as const;
@@ -27,6 +27,20 @@ export function exceptionWords(own: FigureException | undefined) {
     own.cut ? 'cut by hand' : own.shape,
   ];
   return parts.filter(Boolean).join(', ') || 'as everywhere';
+}
+
+export const lineStyles = ['none', 'solid', 'dashed', 'dotted', 'double'] as const;
+
+/** What stands round a picture, in words. */
+export function lookWords(look: LookAttrs) {
+  const round = look.roundPx ?? [];
+  const parts = [
+    look.line !== 'none' && look.linePx > 0 && `${look.linePx} px ${look.line}`,
+    look.paddingPx > 0 && `${look.paddingPx} px round it`,
+    round.some((px) => px > 0) && 'round corners',
+    look.shadow && 'a shadow',
+  ];
+  return parts.filter(Boolean).join(', ') || 'plain';
 }
 
 export const captionSources = {

@@ -27,6 +27,10 @@ const lookRestMs = 300;
 
 /** A page opened on the desk: its document, what the server says of it, and what is chosen. */
 export class Desk {
+  /** What holds for the whole site; it may be changed here or in another window. */
+  site: SiteLook = $state.raw(null!);
+  /** Counts up whenever the site's style sheet is another. */
+  styled = $state(0);
   draft = $state.raw<Draft | null>(null);
   look = $state.raw<Look | null>(null);
   problem = $state('');
@@ -74,8 +78,9 @@ export class Desk {
 
   constructor(
     readonly id: string,
-    readonly site: SiteLook,
+    site: SiteLook,
   ) {
+    this.site = site;
     this.views = new FigureViews(() => this.frame!.contentDocument!);
     this.keeping = new Keeping(id, () => this.body());
   }
@@ -251,6 +256,13 @@ export class Desk {
     if (this.swapping === id && this.swappingAt === at) this.endSwap(null);
     else [this.swapping, this.swappingAt] = [id, at];
     this.drawerOpen = this.swapping !== null;
+  }
+
+  /** The site has another style: the page is drawn by it, here and on the phone. */
+  async restyled(site: SiteLook) {
+    this.site = site;
+    this.styled++;
+    await this.askLook();
   }
 
   /** Shows a picture in the place that is to change, without changing it; null shows what stands there. */

@@ -1,6 +1,7 @@
 import { Extension, Mark, Node, type Extensions } from '@tiptap/core';
 import { Plugin } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
+import type { Schemas } from '$lib/api/client';
 import type { FigureViews } from './figureView';
 
 /** A window drawn by hand on one picture, in fractions of it. */
@@ -17,6 +18,8 @@ export type FigureException = {
   shape?: string;
   cut?: DrawnCut;
 };
+/** What stands round a picture, as it is written out. */
+export type LookAttrs = Schemas['LookValues'];
 export type WidthClass = 'phone' | 'tablet' | 'desktop';
 
 /** What a figure holds: decisions only, as Core's reader takes them. */
@@ -36,6 +39,8 @@ export type FigureAttrs = {
   linkTarget: string;
   cut: DrawnCut | null;
   at: Partial<Record<WidthClass, FigureException>> | null;
+  /** One of the site's looks by its id, or one of its own. */
+  look: string | LookAttrs | null;
 };
 
 export type ColumnsAttrs = { id: string | null; inRow: number; extent: 'column' | 'wide' };
@@ -83,6 +88,7 @@ const figureDefaults: FigureAttrs = {
   linkTarget: '',
   cut: null,
   at: null,
+  look: null,
 };
 
 const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|columns|band)+' });

@@ -1,0 +1,112 @@
+<!-- A picture's look: plain, one of the site's, or one of its own, which may be given a name and shared. -->
+<script lang="ts">
+  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { count } from '$lib/ui/words';
+  import type { Desk } from './desk.svelte';
+  import LookFields from './LookFields.svelte';
+  import { newId, type FigureAttrs, type LookAttrs } from './schema';
+
+  let { desk, figure, onset }: { desk: Desk; figure: FigureAttrs; onset: (look: FigureAttrs['look']) => void } =
+    $props();
+  const id = $props.id();
+  const named = $derived(desk.site.looks.find((one) => one.id === figure.look));
+  const own = $derived(figure.look !== null && typeof figure.look !== 'string' ? figure.look : null);
+  let changing = $state(false);
+  let name = $state('');
+  let problem = $state('');
+
+  const plain: LookAttrs = {
+    line: 'solid',
+    linePx: 1,
+    lineColour: '#1d2530',
+    roundPx: [0, 0, 0, 0],
+    paddingPx: 0,
+    background: null,
+    shadow: null,
+  };
+
+  async function keep(lookId: string, look: LookAttrs, called: string) {
+    problem = '';
+    try {
+      const params = { path: { id: lookId } };
+      const looks = await answer(api.PUT('/api/site/looks/{id}', { params, body: { name: called, look } }));
+      await desk.restyled({ ...desk.site, looks });
+      return true;
+    } catch (error) {
+      problem = sentenceOf(error);
+      return false;
+    }
+  }
+
+  async function share(look: LookAttrs) {
+    const lookId = newId();
+    if (!(await keep(lookId, look, name))) return;
+    name = '';
+    onset(lookId);
+  }
+
+  async function takeOut(lookId: string) {
+    problem = '';
+    try {
+      const looks = await answer(api.DELETE('/api/site/looks/{id}', { params: { path: { id: lookId } } }));
+      await desk.restyled({ ...desk.site, looks });
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+</script>
+
+<label class="sr-only" for="{id}-look">Look</label>
+<select
+  id="{id}-look"
+  class="dk-field"
+  value={own ? 'own' : (named?.id ?? '')}
+  onchange={(event) => {
+    const chosen = event.currentTarget.value;
+    changing = false;
+    onset(chosen === '' ? null : chosen === 'own' ? (named?.look ?? plain) : chosen);
+  }}
+>
+  <option value="">plain</option>
+  {#each desk.site.looks as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+  <option value="own">a look of its own</option>
+</select>
+{#if problem}<p class="dk-problem mt-1" role="alert">{problem}</p>{/if}
+
+{#if own}
+  <div class="mt-2.5"><LookFields look={own} colours={desk.site.bands.colours} onset={(look) => onset(look)} /></div>
+  <form
+    class="mt-2.5 flex items-end gap-2 border-t border-hair pt-2.5"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void share(own);
+    }}
+  >
+    <label class="min-w-0 flex-1"
+      >Share it under a name
+      <input class="dk-field" maxlength="60" placeholder="Print on the wall" bind:value={name} /></label
+    >
+    <button class="dk-button" disabled={name.trim() === ''}>Share</button>
+  </form>
+{:else if named}
+  <div class="mt-2 flex items-center gap-3">
+    <span class="text-quiet">on {count(named.places, 'picture')} as kept</span>
+    <button class="dk-link" aria-expanded={changing} onclick={() => (changing = !changing)}
+      >{changing ? 'done' : 'change it for all'}</button
+    >
+  </div>
+  {#if changing}
+    <div class="mt-2.5">
+      <LookFields
+        look={named.look}
+        colours={desk.site.bands.colours}
+        onset={(look) => void keep(named.id, look, named.name)}
+      />
+    </div>
+  {/if}
+{/if}
+{#each desk.site.looks.filter((one) => one.places === 0 && one.id !== figure.look) as one (one.id)}
+  <p class="mt-1.5 text-quiet">
+    {one.name} is on no picture. <button class="dk-link" onclick={() => void takeOut(one.id)}>take it out</button>
+  </p>
+{/each}
