@@ -12,7 +12,8 @@ const [url = 'http://127.0.0.1:5380', ...named] = process.argv.slice(2);
 const browser = await chromium.launch(chromiumHere);
 
 const views = {
-  pages: { path: '/' },
+  pages: { path: '/', only: 'paper' },
+  site: { path: '/site', only: 'paper', then: (page) => page.getByRole('button', { name: /^Colours/ }).click() },
   library: { path: '/library', then: (page) => page.getByRole('button', { name: /^Windle Sands/ }).click() },
   through: {
     path: '/library',
@@ -68,8 +69,20 @@ const views = {
     only: 'paper',
     then: (page) => page.getByRole('switch', { name: 'fit of the pictures' }).check(),
   },
+  exception: {
+    path: '/pages/workshop',
+    only: 'paper',
+    then: async (page, frame) => {
+      await frame.locator('figure').first().click();
+      await page.getByRole('button', { name: /^Place/ }).click();
+      await page.getByRole('button', { name: /^Exceptions at a width/ }).click();
+      await page.getByRole('button', { name: 'Set for phone' }).click();
+      await page.getByRole('group', { name: 'Shape on phone' }).scrollIntoViewIfNeeded();
+    },
+  },
   drawer: {
     path: '/pages/home',
+    only: 'paper',
     then: async (page, frame) => {
       await frame.locator('p').first().click();
       await page.getByRole('button', { name: /^Library L/ }).click();

@@ -67,6 +67,7 @@ public static class Host
         api.MapRoom();
         api.MapSwaps();
         api.MapPages();
+        api.MapStates();
         api.MapIntake();
         api.MapArchives();
         api.MapSite();

@@ -33,10 +33,12 @@ public sealed class Pages(Database database)
             ("$id", id), ("$kind", kind), ("$title", title), ("$path", free), ("$summary", summary), ("$draft", draft), ("$now", Written(now)));
     });
 
+    /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <summary>An address that the public site had for the page is remembered when another takes its place.</summary>
     /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is gone.</returns>
-    public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, DateTimeOffset now) => database.Write(c =>
+    public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, string by, DateTimeOffset now, bool isNewState = false) => database.Write(c =>
     {
+        PageStates.Begin(c, id);
         c.Run("""
             INSERT INTO old_address (path, page_id) SELECT path, id FROM page
             WHERE id = $id AND version = $version AND path <> $path AND path <> '' AND published IS NOT NULL
@@ -44,14 +46,14 @@ public sealed class Pages(Database database)
             """,
             ("$id", id), ("$version", version), ("$path", path));
         c.Run("DELETE FROM old_address WHERE path = $path AND EXISTS (SELECT 1 FROM page WHERE id = $id AND version = $version)", ("$path", path), ("$id", id), ("$version", version));
-        return c.Run("""
+        var kept = c.Run("""
             UPDATE page
             SET title = $title, path = $path, summary = $summary, draft = $draft, version = version + 1, changed_at = $now
             WHERE id = $id AND version = $version
             """,
-            ("$id", id), ("$version", version), ("$title", title), ("$path", path), ("$summary", summary), ("$draft", draft), ("$now", Written(now))) == 1
-            ? version + 1
-            : (long?)null;
+            ("$id", id), ("$version", version), ("$title", title), ("$path", path), ("$summary", summary), ("$draft", draft), ("$now", Written(now))) == 1;
+        if (kept) PageStates.Record(c, id, by, now, isNewState);
+        return kept ? version + 1 : (long?)null;
     });
 
     /// <summary>Addresses that pages had on the public site before, each with its page.</summary>
@@ -64,13 +66,15 @@ public sealed class Pages(Database database)
 
     /// <summary>Keeps several drafts at once, or none of them.</summary>
     /// <returns>False where one of them is no longer at its version.</returns>
-    public bool SaveDrafts(IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, DateTimeOffset now) => database.Write(c =>
+    public bool SaveDrafts(IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, string by, DateTimeOffset now) => database.Write(c =>
     {
         if (drafts.Any(d => c.One<long>("SELECT count(*) FROM page WHERE id = $id AND version = $version", ("$id", d.Id), ("$version", d.Version)) == 0)) return false;
         foreach (var (id, _, draft) in drafts)
         {
+            PageStates.Begin(c, id);
             c.Run("UPDATE page SET draft = $draft, version = version + 1, changed_at = $now WHERE id = $id",
                 ("$id", id), ("$draft", draft), ("$now", Written(now)));
+            PageStates.Record(c, id, by, now);
         }
         return true;
     });

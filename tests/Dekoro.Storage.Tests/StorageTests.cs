@@ -19,9 +19,43 @@ public sealed class StorageTests : IDisposable
         var pages = new Pages(_database);
         pages.Add("a", "page", "A", "a", "", "{}", Now);
         var first = pages.Find("a")!.Version;
-        Assert.Equal(first + 1, pages.SaveDraft("a", first, "Mine", "a", "", "{}", Now));
-        Assert.Null(pages.SaveDraft("a", first, "Theirs", "a", "", "{}", Now));
+        Assert.Equal(first + 1, pages.SaveDraft("a", first, "Mine", "a", "", "{}", "Ana", Now));
+        Assert.Null(pages.SaveDraft("a", first, "Theirs", "a", "", "{}", "Ana", Now));
         Assert.Equal("Mine", pages.Find("a")!.Title);
+    }
+
+    [Fact]
+    public void What_one_person_keeps_in_one_go_is_one_state_and_the_first_of_all_is_how_it_was_before()
+    {
+        var (pages, states, minute) = (new Pages(_database), new PageStates(_database), TimeSpan.FromMinutes(1));
+        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        void Save(string title, string by, TimeSpan after, bool isNewState = false) => pages.SaveDraft("a", pages.Find("a")!.Version, title, "a", "", "{}", by, Now + after, isNewState);
+        Save("A1", "Ana", minute);
+        Save("A2", "Ana", 2 * minute);
+        Assert.Equal(["A2", "A"], states.Of("a").Select(s => s.Title));
+        Assert.Equal((3, Now + minute, Now + 2 * minute), (states.Of("a")[0].Version, states.Of("a")[0].BeganAt, states.Of("a")[0].KeptAt));
+        // Another person, a new beginning by the same one, a longer while, and publishing each begin a new one.
+        Save("B", "Ben", 3 * minute);
+        Save("A3", "Ana", 4 * minute);
+        Save("A4", "Ana", 5 * minute, isNewState: true);
+        Save("A5", "Ana", 20 * minute);
+        pages.MarkPublished(new Dictionary<string, string> { ["a"] = "a" }, Now + 21 * minute);
+        Save("A6", "Ana", 22 * minute);
+        Save("A7", "Ana", 23 * minute);
+        Assert.Equal(["A7", "A5", "A4", "A3", "B", "A2", "A"], states.Of("a").Select(s => s.Title));
+        Assert.Null(pages.SaveDraft("a", 1, "Stale", "a", "", "{}", "Ben", Now + 30 * minute));
+        Assert.Equal(7, states.Of("a").Count);
+        Assert.Equal("B", states.Find("a", states.Of("a")[4].Version)!.Title);
+    }
+
+    [Fact]
+    public void Of_a_page_that_is_changed_all_the_time_the_oldest_states_go()
+    {
+        var (pages, states) = (new Pages(_database), new PageStates(_database));
+        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        for (var i = 1; i <= PageStates.Most + 5; i++) pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", i % 2 == 0 ? "Ana" : "Ben", Now.AddMinutes(i));
+        Assert.Equal(PageStates.Most, states.Of("a").Count);
+        Assert.Equal($"T{PageStates.Most + 5}", states.Of("a")[0].Title);
     }
 
     [Fact]
@@ -30,17 +64,17 @@ public sealed class StorageTests : IDisposable
         var pages = new Pages(_database);
         pages.Add("a", "page", "A", "visit", "", "{}", Now);
         pages.Add("b", "page", "B", "days", "", "{}", Now);
-        pages.SaveDraft("a", 1, "A", "come", "", "{}", Now);
+        pages.SaveDraft("a", 1, "A", "come", "", "{}", "Ana", Now);
         Assert.Empty(pages.OldAddresses());
         pages.MarkPublished(new Dictionary<string, string> { ["a"] = "a", ["b"] = "b" }, Now);
-        Assert.Null(pages.SaveDraft("a", 1, "Stale", "other", "", "{}", Now));
+        Assert.Null(pages.SaveDraft("a", 1, "Stale", "other", "", "{}", "Ana", Now));
         Assert.Empty(pages.OldAddresses());
-        pages.SaveDraft("a", 2, "A", "come-and-see", "", "{}", Now);
+        pages.SaveDraft("a", 2, "A", "come-and-see", "", "{}", "Ana", Now);
         Assert.Equal([("come", "a")], pages.OldAddresses());
         // Another page takes the address; given up again, it leads to that one.
-        pages.SaveDraft("b", 1, "B", "come", "", "{}", Now);
+        pages.SaveDraft("b", 1, "B", "come", "", "{}", "Ana", Now);
         Assert.Equal([("days", "b")], pages.OldAddresses());
-        pages.SaveDraft("b", 2, "B", "days", "", "{}", Now);
+        pages.SaveDraft("b", 2, "B", "days", "", "{}", "Ana", Now);
         Assert.Equal([("come", "b")], pages.OldAddresses());
         Assert.False(pages.ForgetAddress("come", "a"));
         Assert.True(pages.ForgetAddress("come", "b"));
@@ -55,7 +89,7 @@ public sealed class StorageTests : IDisposable
         var kept = 0;
         Parallel.For(0, 16, i =>
         {
-            if (pages.SaveDraft("a", 1, $"T{i}", "a", "", "{}", Now) is not null) Interlocked.Increment(ref kept);
+            if (pages.SaveDraft("a", 1, $"T{i}", "a", "", "{}", "Ana", Now) is not null) Interlocked.Increment(ref kept);
         });
         Assert.Equal(1, kept);
     }

@@ -83,3 +83,21 @@ test('By keys alone a picture gets a size, a side and a cut by hand at one width
   await page.keyboard.press('Control+z');
   await expect(sheet.getByRole('table', { name: 'Exceptions at a width' })).toContainText('half, left, cut by hand');
 });
+
+test('A picture that stands in two cuts at one place is one place: it is swapped everywhere and put back whole', async ({ own }) => {
+  const [door, reel] = (await takeIn(own.url, ['museum-door.jpg', 'line-reel.jpg'])).map((file) => file.id!);
+  const cut = { of: door, x: 0.25, y: 0.25, width: 0.5, height: 0.5 };
+  const id = await makePage(own.url, 'Doors', [{ type: 'figure', attrs: { id: 'pic', asset: door, size: 'column', alt: 'The door', at: { phone: { cut }, tablet: { shape: '1:1' } } } }]);
+  const attrs = async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { document: { content: { attrs: { asset: string; alt: string; at: unknown } }[] } }).document.content[0]!.attrs;
+  const before = await attrs();
+  const swap = async (from: string, body: object) => {
+    const answer = await fetch(`${own.url}/api/files/${from}/swap`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    expect(answer.ok, await answer.clone().text()).toBe(true);
+    return (await answer.json()) as { places: number; undo: object };
+  };
+  const swapped = await swap(door!, { with: reel });
+  expect(swapped.places).toBe(1);
+  expect((await attrs()).asset).toBe(reel);
+  await swap(reel!, swapped.undo);
+  expect(await attrs()).toEqual(before);
+});

@@ -36,9 +36,10 @@ async function worstOf(page: Page, url: string, id: string) {
   await page.goto(`${url}/proof/${id}`, { waitUntil: 'domcontentloaded' });
   await page.waitForFunction(() => getComputedStyle(document.querySelector('.page')!).containerType === 'inline-size');
   let [px, where, count] = [0, '', 0];
-  for (const width of widths) {
+  const forecasts = await Promise.all(widths.map(async (width) => (await fetch(`${url}/api/pages/${id}/forecast?viewportPx=${width}&pixelRatio=1`)).json() as Promise<{ blockId: string; slotCssPx: number }[]>));
+  for (const [i, width] of widths.entries()) {
+    const told = forecasts[i]!;
     await page.setViewportSize({ width, height: 900 });
-    const told = (await (await fetch(`${url}/api/pages/${id}/forecast?viewportPx=${width}&pixelRatio=1`)).json()) as { blockId: string; slotCssPx: number }[];
     const drawn = await page.locator('figure img').evaluateAll((images) =>
       images.map((image) => {
         const { paddingLeft, borderLeftWidth } = getComputedStyle(image);

@@ -91,11 +91,12 @@ internal static class MediaEndpoints
         return Results.File(Dekoro.Publishing.Assets.Bytes(name), "font/woff2");
     }
 
-    /// <summary>The draft as a page; with ?desk it has proof pictures and no end, for the desk to work on.</summary>
-    private static async Task<IResult> ProofPage(string id, string? desk, Workspace workspace, PlanBook book, Looking looking, RenditionMaker maker, HttpResponse response)
+    /// <summary>The draft as a page, or with ?state as it stood then; with ?desk it has proof pictures and no end, for the desk to work on.</summary>
+    private static async Task<IResult> ProofPage(string id, string? desk, long? state, Workspace workspace, PlanBook book, Looking looking, RenditionMaker maker, HttpResponse response)
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
         AsProof(response);
+        if (state is { } version && workspace.States.Find(id, version) is { } then) page = page with { Title = then.Title, Summary = then.Summary, Draft = then.Draft, Version = -version };
         var source = book.SourceOf(page);
         if (desk is not null) return Results.Text(await looking.PageAsync(source, Looking.ForDesk), "text/html");
         var plan = PagePlanner.Plan(source, book.Facts(source));

@@ -93,7 +93,7 @@ internal static class PageEndpoints
     }
 
     private static Results<Ok<DraftKept>, ProblemHttpResult> PutDraft(
-        string id, DraftChange change, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock,
+        string id, DraftChange change, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock,
         HttpRequest request, HttpResponse response)
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
@@ -105,7 +105,7 @@ internal static class PageEndpoints
         var reading = DocumentReader.Read(change.Document);
         if (reading.Document is null) return Problems.NotADocument(reading.Errors);
         var kept = workspace.Pages.SaveDraft(id, version, change.Title.Trim(), path, (change.Summary ?? page.Summary).Trim(),
-            DocumentWriter.Write(reading.Document).ToJsonString(), clock.GetUtcNow());
+            DocumentWriter.Write(reading.Document).ToJsonString(), person.Now, clock.GetUtcNow());
         var now = workspace.Pages.Find(id)!;
         if (kept is null)
             return Problems.Of(409, "This page was changed in another window since you opened it: yours is still here, and nothing was overwritten. Choose which to go on with.",

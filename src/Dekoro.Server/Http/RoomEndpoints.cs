@@ -230,7 +230,7 @@ internal static class RoomEndpoints
         var frame = edits.CutTo(Edits.None.Window);
         return new(Written(edits), size.Width, size.Height, fw, fh, edits.MapFrom(asset.OriginalSize), frame.MapFrom(asset.OriginalSize), keep is { } k ? Written(k) : null,
             [
-                .. book.PlacesByPicture()[asset.Id].Select(p =>
+                .. book.CutsByPicture()[asset.Id].Select(p =>
                 {
                     var standing = LookThrough.Of(facts, p.Stand.SlotOf(facts), p.Figure.Cut, layout);
                     return new CutInUse(p.Page.Id, p.Page.Title, p.Figure.Id, FileEndpoints.SizeOf(p.Figure.Size), p.Figure.Cut.Shape?.ToString(), FileEndpoints.ThroughOf(standing),

@@ -40,7 +40,7 @@ internal static class SwapEndpoints
         ]);
     }
 
-    private static Results<Ok<Swapped>, ProblemHttpResult> Carry(string id, Swap swap, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock)
+    private static Results<Ok<Swapped>, ProblemHttpResult> Carry(string id, Swap swap, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
     {
         if (workspace.Assets.Find(swap.With) is null) return Problems.NoPicture();
         if (swap.With == id) return Problems.Of(400, "That is the picture that stands there already: choose another.", "with");
@@ -49,7 +49,7 @@ internal static class SwapEndpoints
         if (places.Count == 0) return Problems.Of(409, "This picture stands nowhere any more, so nothing was swapped.");
         var pages = places.GroupBy(p => p.Page.Id).Select(g => (g.First().Page, Alts: g.ToDictionary(p => p.Figure.Id, p => named?[(p.Page.Id, p.Figure.Id)]))).ToList();
         var kept = workspace.Pages.SaveDrafts(
-            [.. pages.Select(p => (p.Page.Id, p.Page.Version, DocumentWriter.Write(Swapping.Swap(book.DocumentOf(p.Page), id, swap.With, p.Alts)).ToJsonString()))], clock.GetUtcNow());
+            [.. pages.Select(p => (p.Page.Id, p.Page.Version, DocumentWriter.Write(Swapping.Swap(book.DocumentOf(p.Page), id, swap.With, p.Alts)).ToJsonString()))], person.Now, clock.GetUtcNow());
         if (!kept) return Problems.Of(409, "A page was changed at the same moment, so nothing was swapped: try it again.");
         foreach (var (page, _) in pages) events.Send("page", new { id = page.Id, version = page.Version + 1 });
         events.Send("library", new { id });

@@ -6,7 +6,7 @@ using Dekoro.Storage;
 namespace Dekoro.Server.Work;
 
 /// <summary>Makes pages and posts, empty or with what was read elsewhere.</summary>
-public sealed class PageMaking(Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock)
+public sealed class PageMaking(Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
 {
     /// <returns>Null where the title will do.</returns>
     public static string? TitleError(string? title) => title?.Trim().Length switch
@@ -31,7 +31,7 @@ public sealed class PageMaking(Workspace workspace, PlanBook book, Events events
     public bool Insert(PageRow page, string? afterBlockId, Document pieces)
     {
         var document = Inserting.Into(book.DocumentOf(page), afterBlockId, pieces, NewBlockId);
-        if (!workspace.Pages.SaveDrafts([(page.Id, page.Version, DocumentWriter.Write(document).ToJsonString())], clock.GetUtcNow())) return false;
+        if (!workspace.Pages.SaveDrafts([(page.Id, page.Version, DocumentWriter.Write(document).ToJsonString())], person.Now, clock.GetUtcNow())) return false;
         events.Send("page", new { id = page.Id, version = page.Version + 1 });
         background.Prepare();
         return true;

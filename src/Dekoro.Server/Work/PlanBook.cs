@@ -86,7 +86,11 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     }
 
     /// <summary>Where each picture stands on drafts of pages that are on or off: the library's "used in".</summary>
-    public ILookup<string, (PageRow Page, FigureBlock Figure, Stand Stand)> PlacesByPicture()
+    public ILookup<string, (PageRow Page, FigureBlock Figure, Stand Stand)> PlacesByPicture() =>
+        CutsByPicture().SelectMany(picture => picture.DistinctBy(p => (p.Page.Id, p.Figure.Id))).ToLookup(p => p.Figure.AssetId);
+
+    /// <summary>The same, with each cut of a place in which widths differ.</summary>
+    public ILookup<string, (PageRow Page, FigureBlock Figure, Stand Stand)> CutsByPicture()
     {
         var layout = new PageLayout(workspace.Style.Current);
         return workspace.Pages.All().SelectMany(page => layout.Standing(DocumentOf(page), _ => null).Select(s => (Page: page, s.Figure, Stand: s))).ToLookup(p => p.Figure.AssetId);

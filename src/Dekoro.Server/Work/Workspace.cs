@@ -40,6 +40,7 @@ public sealed class Workspace : IDisposable
         Downloads = new Downloads(Database);
         Editions = new Editions(Database);
         Pages = new Pages(Database);
+        States = new PageStates(Database);
         Releases = new Releases(Database);
         Renditions = new Renditions(Database);
         Searches = new KeptSearches(Database);
@@ -57,6 +58,7 @@ public sealed class Workspace : IDisposable
     public OwnColumns OwnColumns { get; }
     public Editions Editions { get; }
     public Pages Pages { get; }
+    public PageStates States { get; }
     public Releases Releases { get; }
     public Renditions Renditions { get; }
     public KeptSearches Searches { get; }

@@ -1736,6 +1736,83 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pages/{id}/states": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every state that a page was kept in, the newest first, with who and when. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StateLook"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pages/{id}/states/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The draft is as it stood then; how it stands now stays among the states. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    version: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DraftKept"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailbox": {
         parameters: {
             query?: never;
@@ -3286,6 +3363,17 @@ export interface components {
         SizeRole: "third" | "half" | "column" | "wide" | "edge" | null;
         SomeFiles: {
             items: components["schemas"]["FileItem"][];
+        };
+        StateLook: {
+            /** Format: int64 */
+            version: number;
+            title: string;
+            by: string;
+            /** Format: date-time */
+            beganAt: string;
+            /** Format: date-time */
+            keptAt: string;
+            isNow: boolean;
         };
         StillStanding: {
             id: string;

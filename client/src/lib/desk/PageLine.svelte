@@ -1,5 +1,6 @@
 <!-- The line over the page: its name and state, undo and redo, whether the draft is kept. -->
 <script lang="ts">
+  import History from '@lucide/svelte/icons/history';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
   import { timeOf } from '$lib/ui/words';
@@ -27,6 +28,12 @@
     <h1 class="truncate font-semibold">{desk.title || 'Untitled'}</h1>
     <p class="truncate {keeping.state === 'refused' ? 'text-coarse' : 'text-quiet'}" role="status">{sentence}</p>
   </div>
+  <button
+    class="dk-button bare"
+    onclick={() => void desk.toHistory()}
+    aria-label="History"
+    title="History: how the page stood before"><History size={16} /></button
+  >
   <button class="dk-button bare" disabled={!desk.canUndo} onclick={desk.undo} aria-label="Undo" title="Undo (Ctrl+Z)">
     <Undo size={16} />
   </button>

@@ -421,6 +421,12 @@ export class Desk {
     await goto(`/pages/${this.id}/proofs`);
   }
 
+  /** Every state the page was kept in, beside how it stands now. */
+  async toHistory() {
+    await this.keeping.now();
+    await goto(`/pages/${this.id}/history`);
+  }
+
   /** To the picture room and, from there, back to this page. */
   toRoom(asset: string) {
     void goto(`/library/room/${asset}?from=${encodeURIComponent(this.id)}`);

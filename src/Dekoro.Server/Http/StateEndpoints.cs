@@ -1,0 +1,38 @@
+using Dekoro.Server.Work;
+using Dekoro.Storage;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <summary>How a page stood at a time.</summary>
+/// <param name="Version">Names the state.</param>
+/// <param name="By">Who kept it; empty where nobody gave a name.</param>
+/// <param name="IsNow">True for the state it is in.</param>
+public sealed record StateLook(long Version, string Title, string By, DateTimeOffset BeganAt, DateTimeOffset KeptAt, bool IsNow);
+
+internal static class StateEndpoints
+{
+    public static void MapStates(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/pages/{id}/states", List).WithSummary("Every state that a page was kept in, the newest first, with who and when.");
+        api.MapPost("/pages/{id}/states/{version}/restore", Restore).WithSummary("The draft is as it stood then; how it stands now stays among the states.");
+    }
+
+    private static Results<Ok<IReadOnlyList<StateLook>>, ProblemHttpResult> List(string id, Workspace workspace) =>
+        workspace.Pages.Find(id) is { } page
+            ? TypedResults.Ok<IReadOnlyList<StateLook>>([.. workspace.States.Of(id).Select(s => new StateLook(s.Version, s.Title, s.KeptBy, s.BeganAt, s.KeptAt, s.Version == page.Version))])
+            : Problems.NoPage();
+
+    private static Results<Ok<DraftKept>, ProblemHttpResult> Restore(
+        string id, long version, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
+    {
+        if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
+        if (workspace.States.Find(id, version) is not { } state) return Problems.Of(404, "This state is no longer kept: choose another.");
+        if (workspace.Pages.SaveDraft(id, page.Version, state.Title, page.Path, state.Summary, state.Draft, person.Now, clock.GetUtcNow(), isNewState: true) is null)
+            return Problems.Of(409, "The page was changed at the same moment, so nothing was done: look at it as it is now, and try again.");
+        var now = workspace.Pages.Find(id)!;
+        events.Send("page", new { id, version = now.Version });
+        background.Prepare();
+        return TypedResults.Ok(new DraftKept(now.Version, book.StateOf(now), now.ChangedAt));
+    }
+}
