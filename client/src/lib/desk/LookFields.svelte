@@ -23,7 +23,7 @@
     type="number"
     min="0"
     max={most}
-    class="dk-field dk-tabular w-16! text-right"
+    class="dk-field dk-tabular w-13! px-1.5! text-right"
     aria-label={label}
     title={label}
     {value}
@@ -35,12 +35,12 @@
   />
 {/snippet}
 
-<div class="grid grid-cols-[76px_1fr] items-center gap-x-2 gap-y-2">
+<div class="grid grid-cols-[58px_minmax(0,1fr)] items-center gap-x-2 gap-y-2">
   <label for="{id}-line">Border</label>
   <span class="flex items-center gap-1.5">
     <select
       id="{id}-line"
-      class="dk-field"
+      class="dk-field min-w-0"
       value={look.line}
       onchange={(event) => {
         const line = event.currentTarget.value as LookAttrs['line'];
@@ -115,4 +115,8 @@
       )}
     {/if}
   </span>
+  {#if look.shadow}
+    <span></span>
+    <span class="text-quiet">px deep, px soft, % dark</span>
+  {/if}
 </div>
