@@ -8,7 +8,8 @@ test('A change to the whole site shows at once on the page beside it, says which
   await page.getByRole('banner').getByRole('link', { name: 'New site' }).click();
   const site = page.getByRole('complementary', { name: 'Site' });
   const shown = page.frameLocator('iframe[title^="Doors at"]');
-  const pictureWidth = () => shown.locator('figure img').evaluate((image) => image.getBoundingClientRect().width);
+  // Asked again where the page is just being drawn anew.
+  const pictureWidth = () => shown.locator('figure img').evaluate((image) => image.getBoundingClientRect().width, undefined, { timeout: 5000 }).catch(() => 0);
   await expect.poll(pictureWidth).toBe(720);
   const status = page.getByRole('status').filter({ hasText: 'new file' });
   await expect(status).toHaveText('No picture needs new files');
@@ -37,7 +38,7 @@ test('A change to the whole site shows at once on the page beside it, says which
   expect(css).not.toContain('720px');
   // The desk of the page goes by it too.
   await page.goto(`${own.url}/pages/${id}`);
-  await expect.poll(() => page.frameLocator('iframe[title^="The page at"]').locator('figure img').evaluate((image) => image.getBoundingClientRect().width)).toBe(610);
+  await expect.poll(() => page.frameLocator('iframe[title^="The page at"]').locator('figure img').evaluate((image) => image.getBoundingClientRect().width).toBe(610);
 });
 
 test('By keys alone: classes that cross are refused in a sentence, what was typed stays, undo goes back, and another window is not written over', async ({ page, own, context }) => {

@@ -36,26 +36,27 @@ export class SiteStyle {
   undo = () => this.step('done', 'undone');
   redo = () => this.step('undone', 'done');
 
+  /** The step is taken at once, so that one quickly after the other finds its way; what was refused is no step. */
   private step(from: 'done' | 'undone', to: 'done' | 'undone') {
     const values = this[from].at(-1);
-    if (!values) return;
+    if (!values || !this.wish || !this.look) return;
+    const was = this.errors.length > 0 ? this.look.values : this.wish;
+    this[from] = this[from].slice(0, -1);
+    this[to] = [...this[to], was];
     this.wish = values;
-    void this.keep((was) => {
-      this[from] = this[from].slice(0, -1);
-      this[to] = [...this[to], was];
-    });
+    void this.keep();
   }
 
   errorAt = (field: string) => this.errors.find((error) => error.field === field)?.sentence ?? '';
 
   /** One change after the other, each made to the style that the one before left. */
-  private keep(keptOver: (was: Values) => void) {
+  private keep(keptOver?: (was: Values) => void) {
     this.going = this.going.then(async () => {
       const { wish, look } = this;
       if (!wish || !look) return;
       try {
         const now = await answer(api.PUT('/api/site/style', { body: { values: wish, seen: look.seen } }));
-        if (now.seen !== look.seen) keptOver(look.values);
+        if (now.seen !== look.seen) keptOver?.(look.values);
         [this.errors, this.problem, this.look] = [[], '', now];
         if (this.wish === wish) this.wish = now.values;
         void queryClient.invalidateQueries({ queryKey: ['site'] });
