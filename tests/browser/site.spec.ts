@@ -38,7 +38,8 @@ test('A change to the whole site shows at once on the page beside it, says which
   expect(css).not.toContain('720px');
   // The desk of the page goes by it too.
   await page.goto(`${own.url}/pages/${id}`);
-  await expect.poll(() => page.frameLocator('iframe[title^="The page at"]').locator('figure img').evaluate((image) => image.getBoundingClientRect().width).toBe(610);
+  const onDesk = page.frameLocator('iframe[title^="The page at"]').locator('figure img');
+  await expect.poll(() => onDesk.evaluate((image) => image.getBoundingClientRect().width, undefined, { timeout: 5000 }).catch(() => 0)).toBe(610);
 });
 
 test('By keys alone: classes that cross are refused in a sentence, what was typed stays, undo goes back, and another window is not written over', async ({ page, own, context }) => {
