@@ -33,8 +33,8 @@ public sealed class Pages(Database database)
             ("$id", id), ("$kind", kind), ("$title", title), ("$path", free), ("$summary", summary), ("$draft", draft), ("$now", Written(now)));
     });
 
-    /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <summary>An address that the public site had for the page is remembered when another takes its place.</summary>
+    /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is gone.</returns>
     public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, string by, DateTimeOffset now, bool isNewState = false) => database.Write(c =>
     {

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using Dekoro.Core.Colour;
 
@@ -32,7 +33,28 @@ public sealed record PictureLook(LineStyle Line, int LinePx, Srgb LineColour, Co
 }
 
 /// <summary>A look with a name, changed once for all pictures that have it.</summary>
-public sealed record NamedLook(string Id, string Name, PictureLook Look);
+public sealed record NamedLook(string Id, string Name, PictureLook Look)
+{
+    private const int MostName = 60, MostId = 40;
+
+    /// <summary>The looks with one more, or with one changed; or why not.</summary>
+    public static NamedLooks Set(ImmutableArray<NamedLook> looks, string id, string name, LookValues values)
+    {
+        name = name.Trim();
+        if (id.Length is 0 or > MostId || !id.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_')) return Refused("id", "The id of a look is made of letters and digits.");
+        if (name.Length is 0 or > MostName) return Refused("name", $"Give the look a name of at most {MostName} letters.");
+        if (looks.Any(l => l.Id != id && l.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) return Refused("name", $"There is a look called {name} already: choose another name.");
+        var reading = values.Read();
+        if (reading.Look is not { } look) return Refused("look", reading.Sentence!);
+        var (at, named) = (looks.Select(l => l.Id).ToList().IndexOf(id), new NamedLook(id, name, look));
+        return new(at < 0 ? looks.Add(named) : looks.SetItem(at, named), null, null);
+
+        static NamedLooks Refused(string field, string sentence) => new(null, field, sentence);
+    }
+}
+
+/// <summary>A site's looks, or what keeps a change to them from being made.</summary>
+public sealed record NamedLooks(ImmutableArray<NamedLook>? Looks, string? Field, string? Sentence);
 
 /// <summary>The look a figure has: one of the site's, or one of its own, or none.</summary>
 /// <param name="NamedId">One that the site has no more is none.</param>

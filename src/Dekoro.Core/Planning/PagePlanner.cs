@@ -77,13 +77,16 @@ public static class PagePlanner
     public static KeepLoss LossOf(CutChoice choice, PictureFacts picture, Cut cut) =>
         choice.IsAsIs(picture.Id) || picture.Keep is not { } keep ? default : cut.LossFrom(keep, picture.Size);
 
-    /// <summary>How a cut of a picture fits a slot on each class of screen; a drawing is sharp at any size.</summary>
-    public static PerClass<Fit> FitsOf(PictureFacts picture, Cut cut, SlotWidth slot, IReadOnlyList<int> ladderPx, SiteStyle style)
+    /// <summary>How a cut of a picture fits a slot on each class of screen, null where it is not shown; a drawing is sharp at any size.</summary>
+    public static PerClass<Fit?> FitsOf(PictureFacts picture, Cut cut, SlotWidth slot, IReadOnlyList<int> ladderPx, SiteStyle style)
     {
         var bytes = BytesOf(picture, cut);
-        var fits = new PerClass<int>().Select((c, _) =>
-            Fit.Of(c, slot, cut, picture.Size, picture.Sharpness, ladderPx, bytes, style.Devices, style.Classes));
-        return picture.IsVector ? fits.Select((_, fit) => fit with { Word = FitWord.Sharp, Reason = FitReason.None }) : fits;
+        return new PerClass<int>().Select((c, _) =>
+        {
+            if (slot.At(style.Classes.ReferencePx[c]) <= 0) return null;
+            var fit = Fit.Of(c, slot, cut, picture.Size, picture.Sharpness, ladderPx, bytes, style.Devices, style.Classes);
+            return picture.IsVector ? fit with { Word = FitWord.Sharp, Reason = FitReason.None } : fit;
+        });
     }
 
     /// <summary>The widths of a cut that serve all these slots.</summary>
@@ -108,11 +111,11 @@ public static class PagePlanner
         FigureBlock figure, PictureFacts picture, ImmutableArray<PlannedCut> cuts, Loading loading, PageLayout layout, PlanFacts facts,
         ImmutableArray<Notice>.Builder notices)
     {
-        var fits = cuts.Select(cut => (Cut: cut, Fits: FitsOf(cut.Picture, cut.Cut, cut.Slot, cut.Ladder.WidthsPx, facts.Style))).ToList();
+        var fits = cuts.Select(cut => FitsOf(cut.Picture, cut.Cut, cut.Slot, cut.Ladder.WidthsPx, facts.Style)).ToList();
         var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
-        var fitOf = new PerClass<int>().Select((c, _) => fits.Where(f => f.Cut.On[c]).Select(f => f.Fits[c]).FirstOrDefault());
+        var fitOf = new PerClass<int>().Select((c, _) => fits.Select(f => f[c]).FirstOrDefault(fit => fit is not null));
         return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure.Link.Kind == FigureLinkKind.LargeFile ? LargeFileOf(picture) : null);
     }
 

@@ -67,8 +67,11 @@ public sealed record PlannedCut(
 public sealed record FigurePlan(
     FigureBlock Block, ImmutableArray<PlannedCut> Cuts, PerClass<bool> Beside, Loading Loading, PerClass<Fit?> Fits, string Alt, string Caption, Link? Link, PlannedFile? LargeFile)
 {
-    /// <summary>The cut that stands on most screens' widths: that of the widest ones.</summary>
+    /// <summary>That of the widest screens on which it is shown.</summary>
     public PlannedCut Main => Cuts[0];
+
+    /// <summary>What stands where no width is an exception.</summary>
+    public PlannedCut Usual => WidthClasses.All.Reverse().Where(c => Block.Exceptions[c] is null).Select(On).FirstOrDefault() ?? Main;
 
     /// <returns>Null where the picture is hidden.</returns>
     public PlannedCut? On(WidthClass c) => Cuts.FirstOrDefault(cut => cut.On[c]);

@@ -26,7 +26,7 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
     /// <param name="takesSize">False where the place gives the picture its size, as a cell does.</param>
     public static Remedy? For(Standing standing, PageLayout layout, bool takesSize = true) =>
-        WidthClasses.All.Select(c => standing.Fits[c]).Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density) is { } worst
+        WidthClasses.All.Select(c => standing.Fits[c]).OfType<Fit>().Where(f => f.Word != FitWord.Sharp).MinBy(f => f.Density) is { } worst
             ? For(worst, standing.Picture, standing.Cut, layout, takesSize) : null;
 
     private static Remedy For(Fit worst, PictureFacts picture, Cut cut, PageLayout layout, bool takesSize)
@@ -59,7 +59,7 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
         {
             var slot = layout.SlotOf(new FigureSize.ByRole(role));
             var fits = PagePlanner.FitsOf(picture, cut, slot, [cut.Width], layout.Style);
-            var sharp = WidthClasses.All.All(c => fits[c].Word == FitWord.Sharp);
+            var sharp = WidthClasses.All.All(c => fits[c] is { Word: FitWord.Sharp });
             if (sharp) return role;
         }
         return null;

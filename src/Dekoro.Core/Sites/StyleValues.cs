@@ -32,6 +32,8 @@ public sealed record StyleValues(
     /// <param name="basis">Gives what cannot be set here: the faces and the devices of its visitors.</param>
     public StyleReading Read(SiteStyle basis)
     {
+        // Sent from outside, any of them may be missing, whatever its type says.
+        if (Name is null || Language is null || Colours is null || Shapes.IsDefault) return new(null, [new("", "A style names all its values: name, language, colours and shapes too.")]);
         var errors = ImmutableArray.CreateBuilder<StyleError>();
         if (Name.Trim().Length is 0 or > 120) Refuse("name", "A site has a name, of at most 120 letters: it stands at the top of every page.");
         if (!IsLanguage(Language)) Refuse("language", "A language is written as browsers know it: en, de, pt-BR.");
@@ -51,12 +53,12 @@ public sealed record StyleValues(
         Within("lineHeight", LineHeight, 1.1, 2.4, "Lines are 1.1 to 2.4 times as high as their letters.");
         foreach (var (name, colour) in Colours.Named())
         {
-            if (!Srgb.TryParse(colour, out _)) Refuse("colours." + name, "A colour is written #rrggbb.");
+            if (colour is null || !Srgb.TryParse(colour, out _)) Refuse("colours." + name, "A colour is written #rrggbb.");
         }
         if (Shapes.Length > MostShapes) Refuse("shapes", $"A site offers at most {MostShapes} shapes.");
         foreach (var shape in Shapes)
         {
-            if (!AspectRatio.TryParse(shape, out var ratio) || ratio.Value is < DocumentReader.NarrowestShape or > DocumentReader.WidestShape)
+            if (shape is null || !AspectRatio.TryParse(shape, out var ratio) || ratio.Value is < DocumentReader.NarrowestShape or > DocumentReader.WidestShape)
                 Refuse("shapes", $"“{shape}” is no shape: write it as 3:2, between 1:20 and 20:1.");
         }
         if (errors.Count > 0 || classes is null) return new(null, errors.ToImmutable());

@@ -66,10 +66,6 @@ public sealed class SlotWidth : IEquatable<SlotWidth>
     /// <summary>Only what holds from one viewport width up to another, carried on below it.</summary>
     public SlotWidth Only(double fromPx, double toPx) => new(Between(fromPx, toPx).Select((s, i) => i == 0 ? s with { FromPx = 0 } : s));
 
-    /// <summary>Nothing on the classes where it is not.</summary>
-    public SlotWidth On(PerClass<bool> classesShown, WidthClasses classes) =>
-        PerClass(classesShown.Select((_, shown) => shown ? this : None), classes);
-
     /// <summary>Takes no room.</summary>
     public static SlotWidth None { get; } = Constant(0);
 

@@ -29,7 +29,8 @@ public sealed record FileItem(
 
 /// <summary>A picture looked at through a place.</summary>
 /// <param name="Loss">What the cut takes from the keep area, in words; empty for nothing.</param>
-public sealed record ThroughLook(Cut Cut, string Loss, FitLook Phone, FitLook Desktop);
+/// <param name="Phone">Null where it is not shown on phones, and so for desktops.</param>
+public sealed record ThroughLook(Cut Cut, string Loss, FitLook? Phone, FitLook? Desktop);
 
 /// <summary>A filter that can be switched on or off for the search at hand.</summary>
 /// <param name="Line">The search line once it is switched.</param>

@@ -119,16 +119,16 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
 
     public static ProofAddresses ForDesk => Addresses;
 
-    internal static FitLook FitOf(Fit fit, long? bytes = null) =>
-        new(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx, bytes ?? (long)fit.ExpectedBytes, fit.SharpUpToCssPx);
+    internal static FitLook? FitOf(Fit? fit, long? bytes = null) =>
+        fit is null ? null : new(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx, bytes ?? (long)fit.ExpectedBytes, fit.SharpUpToCssPx);
 
     private static BandLook BandOf(BandPlan band) => new(
         band.On.Select((_, on) => new BandClassLook(on.HeightCssPx, on.Contrast)),
         band.Mend is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
 
     private static FigureLook FigureOf(FigurePlan f, PageLayout layout) => new(
-        f.Main.Picture.Id, ProofAddresses.NameOf(f.Main.Picture), f.Main.Picture.Words.Title, f.Main.Picture.Size.Width, f.Main.Picture.Size.Height, f.Main.Cut, f.Main.Loss.InWords(),
-        f.Fits.Select((c, fit) => fit is null ? null : FitOf(fit, f.On(c) is { IsUnchanged: true } cut ? cut.Picture.FileBytes : null)),
-        Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, SlotWidth.PerClass(f.Fits.Select((c, _) => f.On(c)?.Slot ?? SlotWidth.None), layout.Style.Classes).Segments, f.Main.IsUnchanged ? [] : f.Main.Ladder.WidthsPx, f.Files.Count(),
+        f.Usual.Picture.Id, ProofAddresses.NameOf(f.Usual.Picture), f.Usual.Picture.Words.Title, f.Usual.Picture.Size.Width, f.Usual.Picture.Size.Height, f.Usual.Cut, f.Usual.Loss.InWords(),
+        f.Fits.Select((c, fit) => FitOf(fit, f.On(c) is { IsUnchanged: true } cut ? cut.Picture.FileBytes : null)),
+        Remedy.For(f, layout), f.Beside, f.Alt, f.Caption, SlotWidth.PerClass(f.Fits.Select((c, _) => f.On(c)?.Slot ?? SlotWidth.None), layout.Style.Classes).Segments, f.Usual.IsUnchanged ? [] : f.Usual.Ladder.WidthsPx, f.Files.Count(),
         f.Fits.Select((c, _) => f.On(c) is { } cut ? new CutLook(cut.Picture.Id, ProofAddresses.NameOf(cut.Picture), cut.Picture.Words.Title, cut.Cut, cut.Loss.InWords(), cut.Picture.Size.Width, cut.Picture.Size.Height) : null));
 }

@@ -96,7 +96,11 @@ internal static class MediaEndpoints
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
         AsProof(response);
-        if (state is { } version && workspace.States.Find(id, version) is { } then) page = page with { Title = then.Title, Summary = then.Summary, Draft = then.Draft, Version = -version };
+        if (state is { } version)
+        {
+            if (workspace.States.Find(id, version) is not { } then) return Problems.NoState();
+            page = page with { Title = then.Title, Summary = then.Summary, Draft = then.Draft, Version = -version };
+        }
         var source = book.SourceOf(page);
         if (desk is not null) return Results.Text(await looking.PageAsync(source, Looking.ForDesk), "text/html");
         var plan = PagePlanner.Plan(source, book.Facts(source));

@@ -15,6 +15,8 @@ internal static class Problems
 
     public static ProblemHttpResult NoPage() => Of(404, "This page is no longer there: go back to the list of pages.");
 
+    public static ProblemHttpResult NoState() => Of(404, "This state of the page is no longer kept: choose another.");
+
     public static ProblemHttpResult NoPicture() => Of(404, "This picture is no longer in the library: choose another.");
 
     public static ProblemHttpResult NotADocument(IEnumerable<DocumentError> errors)

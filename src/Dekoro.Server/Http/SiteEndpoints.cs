@@ -40,10 +40,13 @@ public sealed record LookOffer(string Id, string Name, LookValues Look, int Plac
 /// <param name="Name">Told apart from the others by it.</param>
 public sealed record LookChange(string Name, LookValues Look);
 
+/// <summary>How much a look may be of anything.</summary>
+public sealed record LookLimits(int MostLinePx, int MostPaddingPx, int MostRoundPx, int MostShadowPx);
+
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, IReadOnlyList<LookOffer> Looks, bool IsPublished);
+    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, IReadOnlyList<LookOffer> Looks, LookLimits LookLimits, bool IsPublished);
 
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
@@ -82,7 +85,8 @@ internal static class SiteEndpoints
             [.. Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - ColumnsBlock.LeastInRow + 1).Select(n => new RowOffer(n, PageLayout.InRow(n),
                 [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
             ColumnsBlock.MostCells, style.CellShape,
-            new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), LooksOf(workspace, book), live.IsThere);
+            new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), LooksOf(workspace, book),
+            new(PictureLook.MostLinePx, PictureLook.MostPaddingPx, Corners.MostPx, Shadow.MostPx), live.IsThere);
     }
 
     private static StyleLook StyleOf(Workspace workspace, Publisher publisher)
@@ -112,15 +116,8 @@ internal static class SiteEndpoints
 
     private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> SetLook(string id, LookChange change, Workspace workspace, PlanBook book, Events events)
     {
-        if (id.Length is 0 or > 40 || !id.All(c => char.IsAsciiLetterOrDigit(c) || c is '-' or '_')) return Problems.Of(400, "The id of a look is made of letters and digits.");
-        var (name, looks) = (change.Name.Trim(), workspace.Style.Current.Looks);
-        if (name.Length is 0 or > 60) return Problems.Of(400, "Give the look a name of at most 60 letters.", "name");
-        if (looks.Any(l => l.Id != id && l.Name.Equals(name, StringComparison.OrdinalIgnoreCase))) return Problems.Of(400, $"There is a look called {name} already: choose another name.", "name");
-        var reading = change.Look.Read();
-        if (reading.Look is null) return Problems.Of(400, reading.Sentence!, "look");
-        var at = looks.Select(l => l.Id).ToList().IndexOf(id);
-        var look = new NamedLook(id, name, reading.Look);
-        return Kept(at < 0 ? looks.Add(look) : looks.SetItem(at, look), workspace, book, events);
+        var set = NamedLook.Set(workspace.Style.Current.Looks, id, change.Name, change.Look);
+        return set.Looks is { } looks ? Kept(looks, workspace, book, events) : Problems.Of(400, set.Sentence!, set.Field);
     }
 
     private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> TakeOutLook(string id, Workspace workspace, PlanBook book, Events events)

@@ -27,7 +27,7 @@ internal static class StateEndpoints
         string id, long version, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
-        if (workspace.States.Find(id, version) is not { } state) return Problems.Of(404, "This state is no longer kept: choose another.");
+        if (workspace.States.Find(id, version) is not { } state) return Problems.NoState();
         if (workspace.Pages.SaveDraft(id, page.Version, state.Title, page.Path, state.Summary, state.Draft, person.Now, clock.GetUtcNow(), isNewState: true) is null)
             return Problems.Of(409, "The page was changed at the same moment, so nothing was done: look at it as it is now, and try again.");
         var now = workspace.Pages.Find(id)!;

@@ -35,7 +35,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     public (IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles) Changes()
     {
         var facts = book.Facts();
-        var plans = book.PublicPages().Select(p => PagePlanner.Plan(book.SourceOf(p), facts)).ToDictionary(p => p.Page.Id);
+        var plans = PlansOf(book.PublicPages(), facts).ToDictionary(p => p.Page.Id);
         var now = Contents(FilesBeside(plans.Values, facts));
         var published = workspace.Settings.Get(PublishedFiles) is { } json ? Json.Read<Dictionary<string, string>>(json) : [];
         return (
@@ -51,7 +51,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     public (int Pictures, int Files) NotMadeYet()
     {
         var facts = book.Facts();
-        var plans = book.PublicPages().Select(p => PagePlanner.Plan(book.SourceOf(p), facts)).ToList();
+        var plans = PlansOf(book.PublicPages(), facts);
         var assets = AssetsOf(plans);
         var missing = plans.SelectMany(p => p.Figures.Values).SelectMany(f => f.Files).Distinct()
             .Where(file => !file.IsUnchanged && !File.Exists(maker.PathOf(maker.NameOf(assets[file.AssetId], file)))).ToList();
@@ -111,7 +111,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     public async Task PrepareAsync(CancellationToken stop)
     {
         var facts = book.Facts();
-        var plans = book.PublicPages().Select(p => PagePlanner.Plan(book.SourceOf(p), facts)).ToList();
+        var plans = PlansOf(book.PublicPages(), facts);
         await MakeAsync(plans, AssetsOf(plans), new Progress<PublishProgress>(), stop);
     }
 
@@ -119,7 +119,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         IReadOnlyList<PageRow> rows, IProgress<PublishProgress> progress, CancellationToken stop)
     {
         var facts = book.Facts();
-        var plans = rows.Select(r => PagePlanner.Plan(book.SourceOf(r), facts)).ToList();
+        var plans = PlansOf(rows, facts);
         var assets = AssetsOf(plans);
         var made = await MakeAsync(plans, assets, progress, stop);
         var files = new SortedDictionary<string, SiteFile>(StringComparer.Ordinal);
@@ -174,6 +174,8 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         }
         return made;
     }
+
+    private List<PagePlan> PlansOf(IEnumerable<PageRow> pages, PlanFacts facts) => [.. pages.Select(p => PagePlanner.Plan(book.SourceOf(p), facts))];
 
     private Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
         workspace.Assets.FindMany([.. plans.SelectMany(p => p.Assets).Distinct()]).ToDictionary(a => a.Id);

@@ -56,6 +56,19 @@ public sealed class ExceptionsTests
     }
 
     [Fact]
+    public void Where_a_cut_is_not_shown_nothing_is_said_of_its_fit_there_and_what_stands_elsewhere_is_the_usual()
+    {
+        var picture = Picture(width: 1200, height: 1200);
+        var figure = With(Figure(role: SizeRole.Wide), desktop: new(AssetId: "reel"));
+        var plan = Plan(Page(figure), [picture, Picture("reel")]);
+        var through = plan.Layout.Standing(new Document([figure]), _ => null).Select(s => LookThrough.Of(picture, s.Box, CutChoice.AsIs, plan.Layout)).ToList();
+        Assert.Equal((true, true), (through[0].Fits.Phone is null, through[0].Fits.Desktop is not null));
+        Assert.Equal((true, true), (through[1].Fits.Phone is not null, through[1].Fits.Desktop is null));
+        Assert.Equal(FitWord.Soft, through[1].Word);
+        Assert.Equal(("reel", "kite"), (plan.Figures["f1"].Main.Picture.Id, plan.Figures["f1"].Usual.Picture.Id));
+    }
+
+    [Fact]
     public void A_picture_chosen_for_one_width_that_is_gone_gives_way_to_the_usual_one_and_says_so()
     {
         var plan = Plan(Page(With(Figure(), tablet: new(AssetId: "gone"))), [Picture()]);

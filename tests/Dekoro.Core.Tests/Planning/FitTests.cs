@@ -81,6 +81,6 @@ public sealed class FitTests
     private static PerClass<Fit> FitOf(int sourcePx, int slotPx)
     {
         var picture = Picture(width: sourcePx, height: sourcePx);
-        return PagePlanner.FitsOf(picture, Cut.Whole(picture.Size), Layout.SlotOf(new FigureSize.ByPx(slotPx)), [sourcePx], Layout.Style);
+        return PagePlanner.FitsOf(picture, Cut.Whole(picture.Size), Layout.SlotOf(new FigureSize.ByPx(slotPx)), [sourcePx], Layout.Style).Select((_, fit) => fit!);
     }
 }

@@ -18,7 +18,7 @@ public sealed class LookThroughTests
             var placed = Plan(Page(Figure(role: role, shape: shape)), [picture]).Figures["f1"];
             var seen = LookThrough.Of(picture, Layout.SlotOf(new FigureSize.ByRole(role)), placed.Block.Cut, Layout);
             Assert.Equal((placed.Main.Cut, placed.Main.Loss), (seen.Cut, seen.Loss));
-            Assert.Equal(placed.Fits.Select((_, f) => (f!.Word, f.SlotCssPx, f.Density)), seen.Fits.Select((_, f) => (f.Word, f.SlotCssPx, f.Density)));
+            Assert.Equal(placed.Fits.Select((_, f) => (f!.Word, f.SlotCssPx, f.Density)), seen.Fits.Select((_, f) => (f!.Word, f.SlotCssPx, f.Density)));
         });
 
     [Fact]

@@ -39,7 +39,7 @@ public sealed class PagePlanTests
         var small = Picture(width: 500, height: 400);
         var plan = Plan(Page(Columns("c", 2, Extent.Wide, "f1"), Text("t", "Below")), [small]);
         var seen = LookThrough.Of(small, plan.Layout.CellOf(2, Extent.Wide), CutChoice.AsIs, plan.Layout);
-        Assert.Equal(seen.Fits.Select((_, f) => f.Word), plan.Figures["f1"].Fits.Select((_, f) => f!.Word));
+        Assert.Equal(seen.Fits.Select((_, f) => f!.Word), plan.Figures["f1"].Fits.Select((_, f) => f!.Word));
         Assert.Null(Remedy.For(plan.Figures["f1"], plan.Layout)!.Size);
         Assert.Contains("px wide", Remedy.For(plan.Figures["f1"], plan.Layout)!.Sentence, StringComparison.Ordinal);
         Assert.Equal(new(false, false, false), plan.Figures["f1"].Beside);

@@ -50,6 +50,13 @@ public sealed class StyleValuesTests
     }
 
     [Fact]
+    public void What_is_missing_is_said_and_breaks_nothing()
+    {
+        StyleValues[] missing = [Standard with { Name = null! }, Standard with { Colours = null! }, Standard with { Shapes = default }, Standard with { Colours = new(Ink: null!) }, Standard with { Shapes = [null!] }];
+        Assert.All(missing, values => Assert.NotEmpty(values.Read(new SiteStyle()).Errors));
+    }
+
+    [Fact]
     public void Colours_are_told_by_the_contrast_of_words_over_them()
     {
         var pairs = StyleValues.PairsOf(new SiteColours(Ink: "#777777", Paper: "#ffffff"));

@@ -3029,6 +3029,16 @@ export interface components {
             name: string;
             look: components["schemas"]["LookValues"];
         };
+        LookLimits: {
+            /** Format: int32 */
+            mostLinePx: number;
+            /** Format: int32 */
+            mostPaddingPx: number;
+            /** Format: int32 */
+            mostRoundPx: number;
+            /** Format: int32 */
+            mostShadowPx: number;
+        };
         LookOffer: {
             id: string;
             name: string;
@@ -3352,6 +3362,7 @@ export interface components {
             cellShape: null | string;
             bands: components["schemas"]["BandOffer"];
             looks: components["schemas"]["LookOffer"][];
+            lookLimits: components["schemas"]["LookLimits"];
             isPublished: boolean;
         };
         SizeOffer: {
@@ -3479,8 +3490,8 @@ export interface components {
         ThroughLook: {
             cut: components["schemas"]["Cut"];
             loss: string;
-            phone: components["schemas"]["FitLook"];
-            desktop: components["schemas"]["FitLook"];
+            phone: null | components["schemas"]["FitLook"];
+            desktop: null | components["schemas"]["FitLook"];
         };
         VersionLook: {
             /** Format: int32 */

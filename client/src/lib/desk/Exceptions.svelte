@@ -16,7 +16,7 @@
     value === ''
       ? undefined
       : value === 'px'
-        ? Math.round(look?.fits.tablet?.slotCssPx ?? 320)
+        ? Math.round(look?.fits[opened!]?.slotCssPx ?? 320)
         : (value as FigureAttrs['size']);
 
   /** What is set for a width is seen at that width. */

@@ -6,6 +6,7 @@
   import AddHere from './AddHere.svelte';
   import Chosen from './Chosen.svelte';
   import { gapsOf, nearest } from './geometry';
+  import { holdStill } from '$lib/ui/holdStill';
   import { restyle } from './inStep';
   import { frameKeys } from './keys';
 
@@ -30,12 +31,7 @@
     inside.addEventListener('scroll', again, { passive: true });
     new ResizeObserver(again).observe(column);
     inside.addEventListener('load', again, true);
-    // A link on the page is text to work on; the menu's lead away from the desk.
-    inside.addEventListener(
-      'click',
-      (event) => (event.target as Element).closest?.('a') && event.preventDefault(),
-      true,
-    );
+    holdStill(inside);
     inside.addEventListener('pointermove', (event) => hover(column, event.clientY, event.clientX));
     inside.documentElement.addEventListener('pointerleave', () => setTimeout(() => overLine || (line = null), 60));
     // Before the editor, which knows some of these keys by other meanings.

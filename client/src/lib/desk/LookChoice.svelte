@@ -15,15 +15,15 @@
   let name = $state('');
   let problem = $state('');
 
-  const plain: LookAttrs = {
+  const plain = $derived<LookAttrs>({
     line: 'solid',
     linePx: 1,
-    lineColour: '#1d2530',
+    lineColour: desk.site.bands.colours.find((one) => one.name === 'ink')?.colour ?? '#000000',
     roundPx: [0, 0, 0, 0],
     paddingPx: 0,
     background: null,
     shadow: null,
-  };
+  });
 
   async function keep(lookId: string, look: LookAttrs, called: string) {
     problem = '';
@@ -74,7 +74,14 @@
 {#if problem}<p class="dk-problem mt-1" role="alert">{problem}</p>{/if}
 
 {#if own}
-  <div class="mt-2.5"><LookFields look={own} colours={desk.site.bands.colours} onset={(look) => onset(look)} /></div>
+  <div class="mt-2.5">
+    <LookFields
+      look={own}
+      colours={desk.site.bands.colours}
+      limits={desk.site.lookLimits}
+      onset={(look) => onset(look)}
+    />
+  </div>
   <form
     class="mt-2.5 flex items-end gap-2 border-t border-hair pt-2.5"
     onsubmit={(event) => {
@@ -100,6 +107,7 @@
       <LookFields
         look={named.look}
         colours={desk.site.bands.colours}
+        limits={desk.site.lookLimits}
         onset={(look) => void keep(named.id, look, named.name)}
       />
     </div>

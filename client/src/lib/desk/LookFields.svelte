@@ -8,8 +8,14 @@
   let {
     look,
     colours,
+    limits,
     onset,
-  }: { look: LookAttrs; colours: Schemas['ColourOffer'][]; onset: (look: LookAttrs) => void } = $props();
+  }: {
+    look: LookAttrs;
+    colours: Schemas['ColourOffer'][];
+    limits: Schemas['LookLimits'];
+    onset: (look: LookAttrs) => void;
+  } = $props();
   const id = $props.id();
   const corners = ['top left', 'top right', 'bottom right', 'bottom left'];
   const round = $derived(look.roundPx?.length === 4 ? look.roundPx : [0, 0, 0, 0]);
@@ -49,7 +55,7 @@
     >
       {#each lineStyles as style (style)}<option value={style}>{style}</option>{/each}
     </select>
-    {#if look.line !== 'none'}{@render px('Width of the border in px', look.linePx, 20, (linePx) =>
+    {#if look.line !== 'none'}{@render px('Width of the border in px', look.linePx, limits.mostLinePx, (linePx) =>
         set({ linePx }),
       )}{/if}
   </span>
@@ -65,10 +71,14 @@
   <span>Corners</span>
   <span class="flex flex-wrap items-center gap-1.5">
     {#if linked}
-      {@render px('How round the corners are in px', round[0]!, 999, (all) => set({ roundPx: [all, all, all, all] }))}
+      {@render px('How round the corners are in px', round[0]!, limits.mostRoundPx, (all) =>
+        set({ roundPx: [all, all, all, all] }),
+      )}
     {:else}
       {#each corners as corner, i (corner)}
-        {@render px(`Corner ${corner} in px`, round[i]!, 999, (one) => set({ roundPx: round.with(i, one) }))}
+        {@render px(`Corner ${corner} in px`, round[i]!, limits.mostRoundPx, (one) =>
+          set({ roundPx: round.with(i, one) }),
+        )}
       {/each}
     {/if}
     <label class="flex min-h-6 items-center gap-1.5">
@@ -84,7 +94,9 @@
   </span>
   <span>Round it</span>
   <span class="flex items-center gap-1.5"
-    >{@render px('Padding round the picture in px', look.paddingPx, 40, (paddingPx) => set({ paddingPx }))} px in</span
+    >{@render px('Padding round the picture in px', look.paddingPx, limits.mostPaddingPx, (paddingPx) =>
+      set({ paddingPx }),
+    )} px in</span
   >
   <span></span>
   <ColourChoice
@@ -104,10 +116,10 @@
     />
     {#if look.shadow}
       {@const shadow = look.shadow}
-      {@render px('How deep the shadow falls in px', shadow.downPx, 60, (downPx) =>
+      {@render px('How deep the shadow falls in px', shadow.downPx, limits.mostShadowPx, (downPx) =>
         set({ shadow: { ...shadow, downPx } }),
       )}
-      {@render px('How soft the shadow is in px', shadow.blurPx, 60, (blurPx) =>
+      {@render px('How soft the shadow is in px', shadow.blurPx, limits.mostShadowPx, (blurPx) =>
         set({ shadow: { ...shadow, blurPx } }),
       )}
       {@render px('How dark the shadow is in percent', shadow.percent, 100, (percent) =>

@@ -253,8 +253,9 @@ export class Desk {
 
   /** Opens the library to choose another picture for a place, or ends that. */
   beginSwap(id: string, at: WidthClass | null = null) {
-    if (this.swapping === id && this.swappingAt === at) this.endSwap(null);
-    else [this.swapping, this.swappingAt] = [id, at];
+    const ends = this.swapping === id && this.swappingAt === at;
+    this.endSwap(null);
+    if (!ends) [this.swapping, this.swappingAt] = [id, at];
     this.drawerOpen = this.swapping !== null;
   }
 

@@ -37,8 +37,10 @@
               <figcaption class="mt-1.5 max-w-[300px]">
                 <span class="block text-quiet">{cut.size}{cut.shape ? `, ${cut.shape}` : ', as is'}</span>
                 <span class="flex flex-wrap gap-x-3">
-                  <span>phone <Fit word={cut.look.phone.word} density={cut.look.phone.pxPerCssPx} /></span>
-                  <span>desktop <Fit word={cut.look.desktop.word} density={cut.look.desktop.pxPerCssPx} /></span>
+                  {#each ['phone', 'desktop'] as const as c (c)}
+                    {@const fit = cut.look[c]}
+                    {#if fit}<span>{c} <Fit word={fit.word} density={fit.pxPerCssPx} /></span>{/if}
+                  {/each}
                 </span>
                 {#if cut.look.loss}<span class="block text-soft">{cut.look.loss}</span>{/if}
                 {#if cut.remedy}<span class="block">{cut.remedy.sentence}</span>{/if}

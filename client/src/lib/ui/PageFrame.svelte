@@ -1,11 +1,32 @@
 <!-- A page at a width of its own, drawn smaller so that it fits the room there is. Drawn anew, it stays where it was scrolled to. -->
 <script lang="ts">
-  let { src, title, widthPx }: { src: string; title: string; widthPx: number } = $props();
+  import { holdStill } from './holdStill';
+
+  let {
+    src,
+    title,
+    widthPx,
+    onkey,
+  }: {
+    src: string;
+    title: string;
+    widthPx: number;
+    /** Keys that are pressed while the page has the focus, for scrolling it. */
+    onkey?: (event: KeyboardEvent) => void;
+  } = $props();
   let room = $state({ width: 0, height: 0 });
   let frame = $state<HTMLIFrameElement>();
   let stood = { page: '', y: 0 };
   const scale = $derived(Math.min(1, room.width / widthPx) || 1);
   const pageOf = (address: string) => address.split('?')[0]!;
+
+  function loaded() {
+    const inside = frame?.contentDocument;
+    if (!inside) return;
+    holdStill(inside);
+    if (onkey) inside.addEventListener('keydown', onkey);
+    frame?.contentWindow?.scrollTo(0, stood.y);
+  }
 
   $effect.pre(() => {
     const page = pageOf(src);
@@ -22,8 +43,7 @@
     bind:this={frame}
     {src}
     {title}
-    tabindex="-1"
-    onload={() => frame?.contentWindow?.scrollTo(0, stood.y)}
+    onload={loaded}
     class="absolute top-0 left-1/2 max-w-none border-0 bg-white"
     style:width="{widthPx}px"
     style:height="{room.height / scale}px"

@@ -9,7 +9,7 @@
   import { classes } from '$lib/desk/choices';
   import type { WidthClass } from '$lib/desk/schema';
   import NumberField from '$lib/site/NumberField.svelte';
-  import { SiteStyle, type Values } from '$lib/site/style.svelte';
+  import { SiteStyle } from '$lib/site/style.svelte';
   import Group from '$lib/ui/Group.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
   import { count } from '$lib/ui/words';
@@ -36,9 +36,9 @@
     barInk: 'words on the bar',
     link: 'links',
   } as const;
-  const each = <K extends 'referencePx' | 'paddingPx' | 'firstScreenPx'>(name: K, c: WidthClass, value: number) =>
-    style.change({ [name]: { ...v![name], [c]: value } } as Partial<Values>);
-  const weakest = $derived(look?.pairs.filter((pair) => pair.contrast.ratio < pair.contrast.needed) ?? []);
+  type OneNumber = 'tabletFromPx' | 'desktopFromPx' | 'columnPx' | 'widePx' | 'gutterPx' | 'textPx' | 'lineHeight';
+  type NumberEach = 'referencePx' | 'firstScreenPx' | 'paddingPx';
+  const weakest = $derived(look?.pairs.filter((pair) => !pair.contrast.isEnough) ?? []);
 
   function keys(event: KeyboardEvent) {
     const typing = (event.target as Element).matches('input:not([type=color]), select, textarea');
@@ -52,9 +52,30 @@
 <svelte:head><title>Site · Dekoro</title></svelte:head>
 <svelte:window onkeydown={keys} />
 
+{#snippet number(name: OneNumber, label: string, unit = 'px', step = 1)}
+  <NumberField
+    {label}
+    {unit}
+    {step}
+    value={v![name]}
+    error={style.errorAt(name)}
+    onset={(value) => style.change({ [name]: value })}
+  />
+{/snippet}
+{#snippet each(name: NumberEach, label: (c: WidthClass) => string)}
+  {#each classes as c (c)}
+    <NumberField
+      label={label(c)}
+      value={v![name][c]}
+      error={style.errorAt(`${name}.${c}`)}
+      onset={(value) => style.change({ [name]: { ...v![name], [c]: value } })}
+    />
+  {/each}
+{/snippet}
+
 <div class="flex min-h-0 flex-1">
   <aside class="flex w-[320px] flex-none flex-col overflow-y-auto border-r border-hair" aria-label="Site">
-    <div class="flex items-center border-b border-hair py-1.5 pr-2 pl-4">
+    <div class="sticky top-0 z-10 flex items-center border-b border-hair bg-base-100 py-1.5 pr-2 pl-4">
       <h1 class="flex-1 text-read font-semibold">Site</h1>
       <button
         class="dk-button bare"
@@ -93,80 +114,22 @@
       </Group>
 
       <Group name="Widths" value="tablet from {v.tabletFromPx}, desktop from {v.desktopFromPx}" bind:open={open.widths}>
-        <NumberField
-          label="Tablets begin at"
-          value={v.tabletFromPx}
-          error={style.errorAt('tabletFromPx')}
-          onset={(tabletFromPx) => style.change({ tabletFromPx })}
-        />
-        <NumberField
-          label="Desktops begin at"
-          value={v.desktopFromPx}
-          error={style.errorAt('desktopFromPx')}
-          onset={(desktopFromPx) => style.change({ desktopFromPx })}
-        />
-        {#each classes as c (c)}
-          <NumberField
-            label="A {c} is looked at in"
-            value={v.referencePx[c]}
-            error={style.errorAt(`referencePx.${c}`)}
-            onset={(px) => each('referencePx', c, px)}
-          />
-        {/each}
-        {#each classes as c (c)}
-          <NumberField
-            label="First screen of a {c}"
-            value={v.firstScreenPx[c]}
-            error={style.errorAt(`firstScreenPx.${c}`)}
-            onset={(px) => each('firstScreenPx', c, px)}
-          />
-        {/each}
+        {@render number('tabletFromPx', 'Tablets begin at')}
+        {@render number('desktopFromPx', 'Desktops begin at')}
+        {@render each('referencePx', (c) => `A ${c} is looked at in`)}
+        {@render each('firstScreenPx', (c) => `First screen of a ${c}`)}
       </Group>
 
       <Group name="Column and gutters" value="column {v.columnPx}, wide {v.widePx} px" bind:open={open.lengths}>
-        <NumberField
-          label="Column of text"
-          value={v.columnPx}
-          error={style.errorAt('columnPx')}
-          onset={(columnPx) => style.change({ columnPx })}
-        />
-        <NumberField
-          label="Wide"
-          value={v.widePx}
-          error={style.errorAt('widePx')}
-          onset={(widePx) => style.change({ widePx })}
-        />
-        <NumberField
-          label="Gutter"
-          value={v.gutterPx}
-          error={style.errorAt('gutterPx')}
-          onset={(gutterPx) => style.change({ gutterPx })}
-        />
-        {#each classes as c (c)}
-          <NumberField
-            label="At the edges of a {c}"
-            value={v.paddingPx[c]}
-            error={style.errorAt(`paddingPx.${c}`)}
-            onset={(px) => each('paddingPx', c, px)}
-          />
-        {/each}
+        {@render number('columnPx', 'Column of text')}
+        {@render number('widePx', 'Wide')}
+        {@render number('gutterPx', 'Gutter')}
+        {@render each('paddingPx', (c) => `At the edges of a ${c}`)}
       </Group>
 
       <Group name="Type" value="{v.textPx} px, lines {v.lineHeight}" bind:open={open.type}>
-        <NumberField
-          label="Height of the text"
-          value={v.textPx}
-          error={style.errorAt('textPx')}
-          onset={(textPx) => style.change({ textPx })}
-        />
-        <NumberField
-          label="Lines, in heights of the text"
-          unit="×"
-          step={0.05}
-          value={v.lineHeight}
-          error={style.errorAt('lineHeight')}
-          onset={(lineHeight) => style.change({ lineHeight })}
-        />
+        {@render number('textPx', 'Height of the text')}
+        {@render number('lineHeight', 'Lines, in heights of the text', '×', 0.05)}
       </Group>
 
       <Group
@@ -193,8 +156,8 @@
               <tr>
                 <th scope="row" class="py-0.5 text-left font-normal">{what}</th>
                 <td class="text-right">{contrast.ratio.toFixed(1)} : 1</td>
-                <td class="w-24 pl-3 {contrast.ratio >= contrast.needed ? 'text-sharp' : 'text-coarse'}"
-                  >{contrast.ratio >= contrast.needed ? 'readable' : `needs ${contrast.needed}`}</td
+                <td class="w-24 pl-3 {contrast.isEnough ? 'text-sharp' : 'text-coarse'}"
+                  >{contrast.isEnough ? 'readable' : `needs ${contrast.needed}`}</td
                 >
               </tr>
             {/each}

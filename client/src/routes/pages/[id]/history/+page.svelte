@@ -97,7 +97,12 @@
           <button class="dk-button main ml-auto" onclick={() => restore(then.version)}>Have it back like this</button>
         </div>
         <div class="min-h-0 flex-1">
-          <PageFrame src="/proof/{id}?desk&state={then.version}" title="{then.title} as it stood then" {widthPx} />
+          <PageFrame
+            src="/proof/{id}?desk&state={then.version}"
+            title="{then.title} as it stood then"
+            {widthPx}
+            onkey={keys}
+          />
         </div>
       </section>
     {/if}
@@ -105,7 +110,12 @@
       <section class="flex min-w-0 flex-1 flex-col" aria-label="As it stands now">
         <h2 class="flex h-12 flex-none items-center font-semibold">now</h2>
         <div class="min-h-0 flex-1">
-          <PageFrame src="/proof/{id}?desk&now={now.version}" title="{now.title} as it stands now" {widthPx} />
+          <PageFrame
+            src="/proof/{id}?desk&now={now.version}"
+            title="{now.title} as it stands now"
+            {widthPx}
+            onkey={keys}
+          />
         </div>
       </section>
     {/if}

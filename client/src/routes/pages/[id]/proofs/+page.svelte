@@ -9,6 +9,7 @@
   import { sitePlan } from '$lib/api/queries';
   import { classes } from '$lib/desk/choices';
   import { bringTo, standOf } from '$lib/desk/inStep';
+  import { holdStill } from '$lib/ui/holdStill';
   import Fit from '$lib/ui/Fit.svelte';
   import { weight } from '$lib/ui/words';
 
@@ -56,12 +57,7 @@
     inside.head.append(style);
     inside.addEventListener('scroll', () => follow(frame), { passive: true });
     inside.addEventListener('keydown', keys);
-    // A proof is looked at: its links would lead the frame away from the page.
-    inside.addEventListener(
-      'click',
-      (event) => (event.target as Element).closest?.('a') && event.preventDefault(),
-      true,
-    );
+    holdStill(inside);
     new ResizeObserver(() => moved++).observe(inside.body);
   }
 
