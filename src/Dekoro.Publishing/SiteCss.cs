@@ -32,11 +32,13 @@ public static class SiteCss
         css.Append(Assets.Text("site.css"));
         css.AppendLine(CultureInfo.InvariantCulture, $$"""
             {{Words(style, Setting.Column, ".column")}}
-            {{Words(style, Setting.Cell, ".cell")}}
+            {{Words(style, Setting.Cell, ".cell-words")}}
             {{Words(style, Setting.Band, ".band-words")}}
             li > p { margin-block: 0 {{Px(TypeScale.ItemAfterPx)}}; }
             blockquote { padding-inline-start: {{Px(TypeScale.QuotePaddingPx)}}; border-inline-start-width: {{Px(TypeScale.QuoteBorderPx)}}; }
             blockquote > p { margin-block: 0 {{Px(TypeScale.QuoteAfterPx)}}; }
+            .cell.over { padding: {{Px(PageLayout.CellPaddingPx)}}; }
+            .button { padding: {{Px(TypeScale.ButtonBlockPx)}} {{Px(TypeScale.ButtonInlinePx)}}; border-width: {{Px(TypeScale.ButtonLinePx)}}; }
             .band { padding-block: {{Px(PageLayout.BandPaddingPx)}}; padding-inline: max(var(--pad), calc((100cqi - {{Px(style.ColumnPx)}}) / 2)); }
             .band + .band { margin-block-start: {{Px(-TypeScale.BetweenPx(Setting.Column))}}; }
             .column { padding-inline: max(var(--pad), calc((100% - {{Px(style.ColumnPx)}}) / 2)); }
@@ -53,7 +55,8 @@ public static class SiteCss
                   .fig img { aspect-ratio: var(--shape-{{Name(c)}}, auto); }
                   {{Figures(layout, c)}}
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
-                  .band { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
+                  .cells > * { min-height: var(--least-{{Name(c)}}, 0); }
+                  .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
                   .beside-{{Name(c)}}:is(.fig-right, .{{Name(c)}}-right) { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }
@@ -101,7 +104,8 @@ public static class SiteCss
             var h = TypeScale.Heading(level, setting);
             return $"{place} > h{level} {{ font-size: {Number(h.SizePx / 16)}rem; line-height: {Number(h.LineHeight)}; font-weight: {h.Weight}; margin-block: {Px(h.BeforePx)} {Px(h.AfterPx)}; }}";
         });
-        return string.Join(' ', headings.Prepend($"{place} > * {{ margin-block: 0 {Px(text.AfterPx)}; }}").Append($"{place} > ul, {place} > ol {{ padding-inline-start: {list}; }}"));
+        var button = TypeScale.Button(setting);
+        return string.Join(' ', headings.Append($"{place} > .action {{ font-size: {Number(button.SizePx / 16)}rem; line-height: {Number(button.LineHeight)}; font-weight: {button.Weight}; }}").Prepend($"{place} > * {{ margin-block: 0 {Px(text.AfterPx)}; }}").Append($"{place} > ul, {place} > ol {{ padding-inline-start: {list}; }}"));
     }
 
     internal static string Name(WidthClass c) => c.ToString().ToLowerInvariant();

@@ -113,7 +113,7 @@ public sealed class RenderingTests : IAsyncLifetime
     {
         var ground = new Ground(Srgb.Parse("#143c58"), "reel", false, Srgb.Black, new(64, 0, 128), WordsTone.Light);
         var html = Squeezed(await BlockAsync(new BandBlock("b", ground, new(0, 0, 400), Side.Centre, Down.Top, [new ParagraphBlock("p", [new TextRun("Words")])])));
-        Assert.StartsWith("<div class=\"band words-light across-centre down-top\" data-block=\"b\" style=\"--behind:#143c58;--tint:#000000;--tint-phone:0.25;--at-phone:50% 50%;", html, StringComparison.Ordinal);
+        Assert.StartsWith("<div class=\"band over words-light across-centre down-top\" data-block=\"b\" style=\"--behind:#143c58;--tint:#000000;--tint-phone:0.25;--at-phone:50% 50%;", html, StringComparison.Ordinal);
         Assert.Contains("--tint-desktop:0.5;--least-desktop:400px", html, StringComparison.Ordinal);
         Assert.DoesNotContain("--least-phone", html, StringComparison.Ordinal);
         Assert.Contains("class=\"ground\" alt=\"\"", html, StringComparison.Ordinal);
@@ -157,19 +157,27 @@ public sealed class RenderingTests : IAsyncLifetime
     public async Task Columns_hold_their_cells_in_order_and_their_pictures_have_a_cell_s_width()
     {
         var inCell = Figure() with { Size = new FigureSize.OfCell(), Side = Side.Right };
-        var columns = new ColumnsBlock("c", 4, Extent.Wide, [new("one", [inCell, new ParagraphBlock("p", [new TextRun("Words")])]), new("two", [])]);
+        var columns = new ColumnsBlock("c", 4, Extent.Wide, default, Side.Left, Down.Top, [new("one", Ground.None, [inCell, new ParagraphBlock("p", [new TextRun("Words")])]), new("two", Ground.None, [])]);
         var html = Squeezed(await BlockAsync(columns));
-        Assert.StartsWith("<div class=\"cells cells-4 cells-wide\" data-block=\"c\"><div class=\"cell\" data-block=\"one\"><figure class=\"fig\" data-block=\"f\"", html, StringComparison.Ordinal);
-        Assert.EndsWith("<p data-block=\"p\">Words</p></div><div class=\"cell\" data-block=\"two\"></div></div>", html, StringComparison.Ordinal);
+        Assert.StartsWith("<div class=\"cells cells-4 cells-wide\" data-block=\"c\"><div class=\"cell\" data-block=\"one\"><div class=\"cell-words\"><figure class=\"fig\" data-block=\"f\"", html, StringComparison.Ordinal);
+        Assert.EndsWith("<p data-block=\"p\">Words</p></div></div><div class=\"cell\" data-block=\"two\"><div class=\"cell-words\"></div></div></div>", html, StringComparison.Ordinal);
         // A quarter of 1080 without three gutters of 24; two in a row below; one on phones.
         Assert.Contains("sizes=\"(min-width: 1184px) 252px, (min-width: 1144px) 528px, (min-width: 700px) calc(50vw - 44px), calc(100vw - 32px)\"", html, StringComparison.Ordinal);
-        Assert.Equal("", Squeezed(await BlockAsync(columns with { Cells = [new("one", []), new("two", [])] })));
+        Assert.Equal("", Squeezed(await BlockAsync(columns with { Cells = [new("one", Ground.None, []), new("two", Ground.None, [])] })));
+    }
+
+    [Fact]
+    public async Task A_cell_over_a_colour_says_so_and_a_button_without_an_end_is_not_published()
+    {
+        CellBlock cell = new("one", Ground.None with { Colour = Srgb.Black, Words = WordsTone.Light, TintStrength = new(0, 0, 128) }, [new ButtonBlock("b", "Come & see", "page:home", ButtonKind.Outline), new ButtonBlock("w", "Waits", "", ButtonKind.Filled)]);
+        var html = Squeezed(await BlockAsync(new ColumnsBlock("c", 2, Extent.Column, new(0, 0, 300), Side.Centre, Down.Bottom, [cell])));
+        Assert.Equal("<div class=\"cells cells-2\" data-block=\"c\" style=\"--least-desktop:300px\"><div class=\"cell over words-light across-centre down-bottom\" data-block=\"one\" style=\"--behind:#000000;--tint:#000000;--tint-desktop:0.5\"><div class=\"cell-words\"><p class=\"action\" data-block=\"b\"><a class=\"button button-outline\" href=\"../\">Come &amp; see</a></p></div></div></div>", html);
     }
 
     [Fact]
     public async Task What_the_desk_draws_in_a_cell_is_what_stands_in_the_page()
     {
-        var columns = new ColumnsBlock("c", 2, Extent.Column, [new("one", [Figure() with { Size = new FigureSize.OfCell() }])]);
+        var columns = new ColumnsBlock("c", 2, Extent.Column, default, Side.Left, Down.Top, [new("one", Ground.None, [Figure() with { Size = new FigureSize.OfCell() }])]);
         var model = Model(new Document([columns, Figure() with { Id = "g" }]), "visit", "../");
         var (id, html) = Assert.Single(await _renderer.FiguresWithinAsync(model));
         Assert.Equal("f", id);

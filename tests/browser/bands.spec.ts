@@ -13,7 +13,7 @@ const looks = async (url: string, id: string, content: unknown[]) => {
   const body = { title: 'Bands', path: null, summary: null, document: { type: 'doc', content } };
   const answer = await fetch(`${url}/api/pages/${id}/look`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
   if (!answer.ok) throw new Error(await answer.text());
-  return ((await answer.json()) as { bands: Record<string, BandLook> }).bands;
+  return ((await answer.json()) as { grounds: Record<string, BandLook> }).grounds;
 };
 const band = (id: string, attrs: Record<string, unknown>, ...content: unknown[]): Node => ({ type: 'band', attrs: { id, ...attrs }, content });
 const heading = (words: string) => ({ type: 'heading', attrs: { level: 2 }, content: [{ type: 'text', text: words }] });
@@ -23,7 +23,7 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
   await page.setViewportSize({ width, height: 900 });
   await page.goto(url);
   await page.evaluate(() => document.fonts.ready);
-  const bands = await page.locator('.band').evaluateAll(async (elements) => {
+  const bands = await page.locator('.over').evaluateAll(async (elements) => {
     for (const image of document.images) image.loading = 'eager';
     await Promise.all([...document.images].map((image) => image.decode().catch(() => {})));
     return elements.map((element) => {
@@ -35,10 +35,10 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
         const lines = [...range.getClientRects()].map((line) => ({ left: line.left - origin.left, top: line.top - origin.top, width: line.width, height: line.height }));
         return { needed: Number.parseFloat(getComputedStyle(piece).fontSize) >= 24 ? 3 : 4.5, lines };
       });
-      return { id: (element as HTMLElement).dataset.block!, box: { top: Math.round(origin.top + scrollY), width: Math.round(origin.width), height: Math.round(origin.height) }, colour, pieces };
+      return { id: (element as HTMLElement).dataset.block!, box: { left: Math.round(origin.left), top: Math.round(origin.top + scrollY), width: Math.round(origin.width), height: Math.round(origin.height) }, colour, pieces };
     });
   });
-  await page.locator('.band').evaluateAll((elements) => elements.forEach((element) => ((element.querySelector('.band-words') as HTMLElement).style.opacity = '0')));
+  await page.locator('.over').evaluateAll((elements) => elements.forEach((element) => ((element.querySelector('.band-words, .cell-words') as HTMLElement).style.opacity = '0')));
   const found: Record<string, Contrast> = {};
   const whole = (await page.screenshot({ fullPage: true })).toString('base64');
   await blank.evaluate(async (png) => {
@@ -51,7 +51,7 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
     found[one.id] = await blank.evaluate(
       ({ box, colour, pieces }) => {
         const { shot } = window as unknown as { shot: OffscreenCanvasRenderingContext2D };
-        const { data, width, height } = shot.getImageData(0, box.top, box.width, box.height);
+        const { data, width, height } = shot.getImageData(box.left, box.top, box.width, box.height);
         const linear = (channel: number) => (channel <= 10.31475 ? channel / 3294.6 : ((channel / 255 + 0.055) / 1.055) ** 2.4);
         const luminance = ([r, g, b]: number[]) => 0.2126 * linear(r!) + 0.7152 * linear(g!) + 0.0722 * linear(b!);
         const ink = luminance(colour);
@@ -105,11 +105,14 @@ test('The contrast of words over bands is what a browser draws, and the least ti
       across: one(['left', 'centre', 'right']),
       down: one(['top', 'middle', 'bottom']),
     };
-    return band(`band${i}`, attrs, heading(words(random, int(2, 9))), text(words(random, int(4, 40))));
+    const said = [heading(words(random, int(2, 9))), text(words(random, int(4, 40)))];
+    return i < 6 ? band(`band${i}`, attrs, ...said) : ({ type: 'cell', attrs: { id: `cell${i}`, ...attrs }, content: said } as Node);
   });
+  // Six bands and four cells, which stand side by side.
+  const pageOf = (all: Node[]) => [...all.slice(0, 6), { type: 'columns', attrs: { id: 'cells', inRow: 4, extent: 'wide', leastHeight: [200, 300, 300], across: 'centre', down: 'bottom' }, content: all.slice(6) }];
   const blank = await context.newPage();
-  const id = await makePage(own.url, 'Bands', bands);
-  const before = await looks(own.url, id, bands);
+  const id = await makePage(own.url, 'Bands', pageOf(bands));
+  const before = await looks(own.url, id, pageOf(bands));
   let worst = 0;
   const off: string[] = [];
   for (const c of classes) {
@@ -135,8 +138,8 @@ test('The contrast of words over bands is what a browser draws, and the least ti
     return { ...one, attrs: { ...one.attrs, words: mend.words, tint: mend.tint, tintStrength: classes.map((c) => mend.strength[c]) } };
   });
   expect(mended.filter((one, i) => one !== bands[i]).length).toBeGreaterThan(4);
-  const after = await makePage(own.url, 'Readable bands', mended);
-  const now = await looks(own.url, after, mended);
+  const after = await makePage(own.url, 'Readable bands', pageOf(mended));
+  const now = await looks(own.url, after, pageOf(mended));
   for (const c of classes) {
     const drawn = await drawnContrast(page, blank, `${own.url}/proof/${after}`, widths[c]);
     for (const one of mended) {

@@ -93,25 +93,29 @@ export function piecesFrom(random: () => number, files: readonly string[]) {
     },
   });
   const paragraph = () => ({ type: 'paragraph', content: [{ type: 'text', text: words(random, int(1, 120)) }] });
+  const each = (most: number) => [int(0, most), int(0, most), int(0, most)];
+  const button = () => ({ type: 'button', attrs: { link: 'https://kites.example/', kind: one(['filled', 'outline']) }, content: [{ type: 'text', text: words(random, int(1, 5)) }] });
+  const ground = () => ({
+    picture: random() < 0.5 ? one(files) : null,
+    repeats: random() < 0.2,
+    colour: one([null, '#143c58', '#fdfcf8']),
+    words: one(['dark', 'light']),
+    tintStrength: each(200),
+  });
   const columns = (id: string) => ({
     type: 'columns',
-    attrs: { id, inRow: int(2, 6), extent: one(['column', 'wide']) },
+    attrs: { id, inRow: int(2, 6), extent: one(['column', 'wide']), leastHeight: random() < 0.2 ? each(400) : null, across: one(['left', 'centre', 'right']), down: one(['top', 'middle', 'bottom']) },
     content: Array.from({ length: int(1, 7) }, (_, i) => ({
       type: 'cell',
-      attrs: { id: `${id}c${i}` },
-      content: [...(random() < 0.8 ? [figure(`${id}c${i}f`)] : []), ...Array.from({ length: int(0, 2) }, () => ({ type: 'paragraph', content: [{ type: 'text', text: words(random, int(1, 20)) }] }))],
+      attrs: { id: `${id}c${i}`, ...(random() < 0.4 ? ground() : {}) },
+      content: [...(random() < 0.8 ? [figure(`${id}c${i}f`)] : []), ...Array.from({ length: int(0, 2) }, () => ({ type: 'paragraph', content: [{ type: 'text', text: words(random, int(1, 20)) }] })), ...(random() < 0.2 ? [button()] : [])],
     })),
   });
-  const each = (most: number) => [int(0, most), int(0, most), int(0, most)];
   const band = (id: string) => ({
     type: 'band',
     attrs: {
       id,
-      picture: random() < 0.5 ? one(files) : null,
-      repeats: random() < 0.2,
-      colour: one([null, '#143c58', '#fdfcf8']),
-      words: one(['dark', 'light']),
-      tintStrength: each(200),
+      ...ground(),
       leastHeight: each(500),
       across: one(['left', 'centre', 'right']),
       down: one(['top', 'middle', 'bottom']),
@@ -121,6 +125,7 @@ export function piecesFrom(random: () => number, files: readonly string[]) {
       ...(random() < 0.5 ? [figure(`${id}f`)] : []),
       ...(random() < 0.3 ? [columns(`${id}c`)] : []),
       paragraph(),
+      ...(random() < 0.3 ? [button()] : []),
     ],
   });
   const piece = (id: string) => {
@@ -131,6 +136,7 @@ export function piecesFrom(random: () => number, files: readonly string[]) {
     if (kind < 0.8) return paragraph();
     if (kind < 0.88) return { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(random, int(1, 8)) }] };
     if (kind < 0.94) return { type: one(['bulletList', 'orderedList']), content: Array.from({ length: int(1, 5) }, () => ({ type: 'listItem', content: [paragraph()] })) };
+    if (kind < 0.96) return button();
     if (kind < 0.98) return { type: 'blockquote', content: [paragraph()] };
     return { type: 'horizontalRule' };
   };

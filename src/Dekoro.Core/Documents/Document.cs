@@ -11,7 +11,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
 
     public static Document Empty { get; } = new([]);
 
-    /// <summary>Every picture, in the order of the page: those in cells and bands, and those behind bands.</summary>
+    /// <summary>Every picture, in the order of the page: those in cells and bands, and those behind them.</summary>
     public IEnumerable<FigureBlock> Figures => FiguresIn(Blocks);
 
     /// <summary>The same with every picture changed; null takes its place out.</summary>
@@ -24,18 +24,42 @@ public sealed record Document(ImmutableArray<Block> Blocks)
             .. blocks.Select(b => b switch
             {
                 FigureBlock figure => change(figure),
-                BandBlock band => band with { Ground = band.Ground with { AssetId = band.Behind is { } behind ? change(behind)?.AssetId : null }, Blocks = Changed(band.Blocks) },
-                ColumnsBlock columns => columns with { Cells = [.. columns.Cells.Select(cell => cell with { Blocks = Changed(cell.Blocks) })] },
+                GroundedBlock grounded => InGround(grounded),
+                ColumnsBlock columns => columns with { Cells = [.. columns.Cells.Select(InGround).Cast<CellBlock>()] },
                 _ => b,
             }).OfType<Block>(),
         ];
+
+        GroundedBlock InGround(GroundedBlock b) =>
+            b with { Ground = b.Ground with { AssetId = b.Behind is { } behind ? change(behind)?.AssetId : null }, Blocks = Changed(b.Blocks) };
     }
+
+    /// <summary>Every piece that holds no others but words, in the order of the page; not what stands in lists and quotes.</summary>
+    public IEnumerable<Block> Words => WordsIn(Blocks);
+
+    private static IEnumerable<Block> WordsIn(IEnumerable<Block> blocks) => blocks.SelectMany(b => b switch
+    {
+        ColumnsBlock columns => WordsIn(columns.Pieces),
+        GroundedBlock grounded => WordsIn(grounded.Blocks),
+        _ => [b],
+    });
+
+    /// <summary>Bands and cells with something behind their words, in the order of the page.</summary>
+    public IEnumerable<GroundedBlock> Grounded => GroundedIn(Blocks).Where(b => b.HasGround);
+
+    private static IEnumerable<GroundedBlock> GroundedIn(IEnumerable<Block> blocks) => blocks.SelectMany(b => b switch
+    {
+        ColumnsBlock columns => columns.Cells,
+        BandBlock band => GroundedIn(band.Blocks).Prepend(band),
+        _ => Enumerable.Empty<GroundedBlock>(),
+    });
 
     private static IEnumerable<FigureBlock> FiguresIn(IEnumerable<Block> blocks) => blocks.SelectMany(b => b switch
     {
         FigureBlock figure => [figure],
-        ColumnsBlock columns => FiguresIn(columns.Pieces),
-        BandBlock band => (band.Behind is { } behind ? [behind] : Enumerable.Empty<FigureBlock>()).Concat(FiguresIn(band.Blocks)),
+        ColumnsBlock columns => FiguresIn(columns.Cells),
+        GroundedBlock { Behind: { } behind } grounded => FiguresIn(grounded.Blocks).Prepend(behind),
+        GroundedBlock grounded => FiguresIn(grounded.Blocks),
         _ => Enumerable.Empty<FigureBlock>(),
     });
 }
@@ -57,7 +81,10 @@ public sealed record RuleBlock(string Id) : Block(Id);
 
 /// <summary>Cells side by side, all as wide as each other; on narrower screens fewer stand in a row.</summary>
 /// <param name="InRow">2 to 6 on desktops.</param>
-public sealed record ColumnsBlock(string Id, int InRow, Extent Extent, ImmutableArray<CellBlock> Cells) : Block(Id)
+/// <param name="LeastHeightPx">Of each row, CSS px for each class of screen; 0: as high as what stands in it.</param>
+/// <param name="Across">Where lines of words stand in cells with a ground.</param>
+/// <param name="Down">Where what stands in such a cell is put, where the cell is higher.</param>
+public sealed record ColumnsBlock(string Id, int InRow, Extent Extent, PerClass<int> LeastHeightPx, Side Across, Down Down, ImmutableArray<CellBlock> Cells) : Block(Id)
 {
     public const int LeastInRow = 2, MostInRow = 6, MostCells = 24;
 
@@ -65,11 +92,18 @@ public sealed record ColumnsBlock(string Id, int InRow, Extent Extent, Immutable
     public IEnumerable<Block> Pieces => Cells.SelectMany(c => c.Blocks);
 
     /// <summary>True where no cell shows anything: such cells wait on the desk and are never published.</summary>
-    public bool IsEmpty => !Pieces.Any();
+    public bool IsEmpty => !Pieces.Any() && !Cells.Any(c => c.HasGround);
 }
 
 /// <param name="Blocks">Pictures as wide as the cell, and words.</param>
-public sealed record CellBlock(string Id, ImmutableArray<Block> Blocks) : Block(Id);
+public sealed record CellBlock(string Id, Ground Ground, ImmutableArray<Block> Blocks) : GroundedBlock(Id, Ground, Blocks);
+
+/// <summary>Words that lead somewhere and look like something to press.</summary>
+/// <param name="Link">As it is written in the document; empty while it is not said where it leads.</param>
+public sealed record ButtonBlock(string Id, string Text, string Link, ButtonKind Kind) : Block(Id);
+
+/// <summary>Filled with a colour, or drawn as a line.</summary>
+public enum ButtonKind { Filled, Outline }
 
 /// <summary>How far a structure reaches: over the column of text, or over the wider one.</summary>
 public enum Extent { Column, Wide }

@@ -34,6 +34,7 @@ public sealed class DocumentReader
     /// <summary>How records of values are written: small first letters, choices by name.</summary>
     internal static readonly JsonSerializerOptions Values = new(JsonSerializerDefaults.Web) { Converters = { new System.Text.Json.Serialization.JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
 
+    private const int MostButtonWords = 200;
     private const int MostErrors = 20, MostDepth = 12, MostBlocks = 20_000, MostTextLength = 4_000_000;
 
     private static readonly JsonElement Nothing = JsonDocument.Parse("{}").RootElement;
@@ -87,6 +88,7 @@ public sealed class DocumentReader
             case "bulletList": return new ListBlock(Id(node), false, Items(node, path, depth));
             case "orderedList": return new ListBlock(Id(node), true, Items(node, path, depth));
             case "blockquote": return new QuoteBlock(Id(node), Blocks(node, path, depth + 1));
+            case "button": return Button(node, path);
             case "horizontalRule": return new RuleBlock(Id(node));
             case "columns" when depth == 0: return Columns(node, path);
             case "band" when depth == 0 && !_inBand: return Band(node, path);
@@ -116,12 +118,13 @@ public sealed class DocumentReader
 
     private ColumnsBlock Columns(JsonElement node, string path)
     {
-        var (inRow, extent, cells) = (ColumnsBlock.LeastInRow, Extent.Column, ImmutableArray.CreateBuilder<CellBlock>());
-        if (node.TryGetProperty("attrs", out var attrs) && attrs.ValueKind == JsonValueKind.Object)
+        var (inRow, extent, cells, at0) = (ColumnsBlock.LeastInRow, Extent.Column, ImmutableArray.CreateBuilder<CellBlock>(), path + ".attrs.");
+        var attrs = AttrsOf(node);
+        if (attrs.EnumerateObject().Any())
         {
-            extent = Choice(attrs, "extent", path + ".attrs.", Extent.Column);
+            extent = Choice(attrs, "extent", at0, Extent.Column);
             if (!attrs.TryGetProperty("inRow", out var n) || n.ValueKind != JsonValueKind.Number || !n.TryGetInt32(out inRow) || inRow is < ColumnsBlock.LeastInRow or > ColumnsBlock.MostInRow)
-                Refuse(path + ".attrs.inRow", $"From {ColumnsBlock.LeastInRow} to {ColumnsBlock.MostInRow} cells stand in a row.");
+                Refuse(at0 + "inRow", $"From {ColumnsBlock.LeastInRow} to {ColumnsBlock.MostInRow} cells stand in a row.");
         }
         foreach (var (cell, at) in Children(node, path))
         {
@@ -131,21 +134,36 @@ public sealed class DocumentReader
             {
                 var id = Id(cell);
                 _inCell = true;
-                cells.Add(new(id, Blocks(cell, at, 1)));
+                cells.Add(new(id, Ground(AttrsOf(cell), at + ".attrs."), Blocks(cell, at, 1)));
                 _inCell = false;
             }
         }
         if (cells.Count == 0) Refuse(path, "Columns hold one cell at least.");
-        return new(Id(node), inRow, extent, cells.ToImmutable());
+        return new(Id(node), inRow, extent, Each(attrs, "leastHeight", at0, BandBlock.MostHeightPx), Choice(attrs, "across", at0, Side.Left), Choice(attrs, "down", at0, Down.Middle), cells.ToImmutable());
+    }
+
+    private static JsonElement AttrsOf(JsonElement node) => node.TryGetProperty("attrs", out var given) && given.ValueKind == JsonValueKind.Object ? given : Nothing;
+
+    private Ground Ground(JsonElement attrs, string at)
+    {
+        var picture = Text(attrs, "picture", at, "", 64);
+        return new(OptionalColour(attrs, "colour", at), picture.Length > 0 ? picture : null, Flag(attrs, "repeats", at),
+            OptionalColour(attrs, "tint", at) ?? Documents.Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark));
+    }
+
+    private ButtonBlock Button(JsonElement node, string path)
+    {
+        var at = path + ".attrs.";
+        var words = string.Concat(Inlines(node, path).Select(i => i is TextRun run ? run.Text : " "));
+        if (words.Length > MostButtonWords) Refuse(path, $"A button holds at most {MostButtonWords} characters: say more beside it.");
+        return new(Id(node), words, Text(AttrsOf(node), "link", at, "", 2000), Choice(AttrsOf(node), "kind", at, ButtonKind.Filled));
     }
 
     private BandBlock Band(JsonElement node, string path)
     {
         var at = path + ".attrs.";
-        var attrs = node.TryGetProperty("attrs", out var given) && given.ValueKind == JsonValueKind.Object ? given : Nothing;
-        var picture = Text(attrs, "picture", at, "", 64);
-        var ground = new Ground(OptionalColour(attrs, "colour", at), picture.Length > 0 ? picture : null, Flag(attrs, "repeats", at),
-            OptionalColour(attrs, "tint", at) ?? Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark));
+        var attrs = AttrsOf(node);
+        var ground = Ground(attrs, at);
         var heights = Each(attrs, "leastHeight", at, BandBlock.MostHeightPx);
         var (across, down) = (Choice(attrs, "across", at, Side.Left), Choice(attrs, "down", at, Down.Middle));
         var id = Id(node);
@@ -417,6 +435,7 @@ public sealed class DocumentReader
         HeadingBlock h => h.Inlines.IsEmpty,
         ListBlock l => l.Items.IsEmpty,
         QuoteBlock q => q.Blocks.IsEmpty,
+        ButtonBlock b => b.Text.Length == 0 && b.Link.Length == 0,
         _ => false,
     };
 }

@@ -26,21 +26,25 @@ public static class DocumentWriter
         QuoteBlock q => Node("blockquote", q.Id, q.Blocks.Select(Block)),
         RuleBlock r => Node("horizontalRule", r.Id, null),
         FigureBlock f => Figure(f),
-        ColumnsBlock c => Node("columns", c.Id, c.Cells.Select(cell => Node("cell", cell.Id, cell.Blocks.Select(Block))), ("inRow", c.InRow), ("extent", Written(c.Extent))),
+        ButtonBlock b => Node("button", b.Id, b.Text.Length > 0 ? [Inline(new TextRun(b.Text))] : [], ("link", b.Link), ("kind", Written(b.Kind))),
+        ColumnsBlock c => Node("columns", c.Id, c.Cells.Select(cell => Node("cell", cell.Id, cell.Blocks.Select(Block), Written(cell.Ground))),
+            ("inRow", c.InRow), ("extent", Written(c.Extent)), ("leastHeight", Each(c.LeastHeightPx)), ("across", Written(c.Across)), ("down", Written(c.Down))),
         BandBlock b => Band(b),
         _ => throw new ArgumentException($"No way to write {block.GetType().Name}.", nameof(block)),
     };
 
     private static JsonObject Band(BandBlock b) => Node("band", b.Id, b.Blocks.Select(Block),
-        ("colour", b.Ground.Colour?.ToString()),
-        ("picture", b.Ground.AssetId),
-        ("repeats", b.Ground.Repeats),
-        ("tint", b.Ground.Tint.ToString()),
-        ("tintStrength", Each(b.Ground.TintStrength)),
-        ("words", Written(b.Ground.Words)),
-        ("leastHeight", Each(b.LeastHeightPx)),
-        ("across", Written(b.Across)),
-        ("down", Written(b.Down)));
+        [.. Written(b.Ground), ("leastHeight", Each(b.LeastHeightPx)), ("across", Written(b.Across)), ("down", Written(b.Down))]);
+
+    private static (string Name, JsonNode? Value)[] Written(Ground ground) =>
+    [
+        ("colour", ground.Colour?.ToString()),
+        ("picture", ground.AssetId),
+        ("repeats", ground.Repeats),
+        ("tint", ground.Tint.ToString()),
+        ("tintStrength", Each(ground.TintStrength)),
+        ("words", Written(ground.Words)),
+    ];
 
     /// <summary>A number for each class of screen, phone first.</summary>
     private static JsonArray Each(PerClass<int> numbers) => new([.. WidthClasses.All.Select(c => (JsonNode)numbers[c])]);

@@ -14,6 +14,17 @@ public sealed record Ground(Srgb? Colour, string? AssetId, bool Repeats, Srgb Ti
     public static Ground None { get; } = new(null, null, false, Srgb.Black, default, WordsTone.Dark);
 }
 
+/// <summary>A piece that holds others, over a ground of its own or over what it stands in.</summary>
+public abstract record GroundedBlock(string Id, Ground Ground, ImmutableArray<Block> Blocks) : Block(Id)
+{
+    /// <summary>True where something shows behind what stands in it.</summary>
+    public bool HasGround => Ground is not { AssetId: null, Colour: null };
+
+    /// <summary>The picture behind, as one that is placed: it goes by the piece's own id and says nothing.</summary>
+    public FigureBlock? Behind => Ground.AssetId is null ? null
+        : new(Id, Ground.AssetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, CutChoice.AsIs, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
+}
+
 /// <summary>Words over a ground take the site's ink, or its paper.</summary>
 public enum WordsTone { Dark, Light }
 
@@ -23,14 +34,11 @@ public enum Down { Top, Middle, Bottom }
 /// <summary>A strip from edge to edge of the page with words and pictures over a ground of its own.</summary>
 /// <param name="LeastHeightPx">CSS px for each class of screen; 0: as high as what stands in it.</param>
 /// <param name="Across">Where lines of words stand.</param>
-public sealed record BandBlock(string Id, Ground Ground, PerClass<int> LeastHeightPx, Side Across, Down Down, ImmutableArray<Block> Blocks) : Block(Id)
+public sealed record BandBlock(string Id, Ground Ground, PerClass<int> LeastHeightPx, Side Across, Down Down, ImmutableArray<Block> Blocks)
+    : GroundedBlock(Id, Ground, Blocks)
 {
     public const int MostHeightPx = 2000;
 
     /// <summary>True where nothing of it shows: such a band waits on the desk and is never published.</summary>
-    public bool IsEmpty => Blocks.IsEmpty && Ground is { AssetId: null, Colour: null };
-
-    /// <summary>The picture behind, as one that is placed: it goes by the band's own id and says nothing.</summary>
-    public FigureBlock? Behind => Ground.AssetId is null ? null
-        : new(Id, Ground.AssetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, CutChoice.AsIs, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
+    public bool IsEmpty => Blocks.IsEmpty && !HasGround;
 }

@@ -25,9 +25,9 @@ public static class Inserting
         ColumnsBlock columns => columns with
         {
             Id = newId(),
-            Cells = [.. columns.Cells.Select(cell => cell with { Id = newId(), Blocks = [.. cell.Blocks.Select(b => Renamed(b, newId))] })],
+            Cells = [.. columns.Cells.Select(cell => (CellBlock)Renamed(cell, newId))],
         },
-        BandBlock band => band with { Id = newId(), Blocks = [.. band.Blocks.Select(b => Renamed(b, newId))] },
+        GroundedBlock grounded => grounded with { Id = newId(), Blocks = [.. grounded.Blocks.Select(b => Renamed(b, newId))] },
         _ => block with { Id = newId() },
     };
 }

@@ -8,10 +8,11 @@ public static class PlainText
     {
         ParagraphBlock p => Of(p.Inlines),
         HeadingBlock h => Of(h.Inlines),
+        ButtonBlock b => b.Text,
         ListBlock l => string.Join('\n', l.Items.Select((item, i) => (l.Ordered ? $"{i + 1}. " : "• ") + string.Join('\n', item.Select(Of)))),
         QuoteBlock q => string.Join('\n', q.Blocks.Select(Of)),
         ColumnsBlock c => string.Join('\n', c.Pieces.Select(Of).Where(text => text.Length > 0)),
-        BandBlock b => string.Join('\n', b.Blocks.Select(Of).Where(text => text.Length > 0)),
+        GroundedBlock b => string.Join('\n', b.Blocks.Select(Of).Where(text => text.Length > 0)),
         _ => "",
     };
 
@@ -21,7 +22,7 @@ public static class PlainText
     /// </summary>
     public static string Beside(Document page, string blockId, int most = 160)
     {
-        if (page.Blocks.FirstOrDefault(b => b is BandBlock { Behind: not null } && b.Id == blockId) is BandBlock own) return Short(Of(own), most);
+        if (page.Grounded.FirstOrDefault(b => b.Behind is not null && b.Id == blockId) is { } own) return Short(Of(own), most);
         var bands = page.Blocks.OfType<BandBlock>().Select(b => b.Blocks);
         var cells = bands.Prepend(page.Blocks).SelectMany(blocks => blocks.OfType<ColumnsBlock>()).SelectMany(c => c.Cells).Select(c => c.Blocks);
         var among = cells.Concat(bands).Prepend(page.Blocks).FirstOrDefault(blocks => blocks.Any(b => b.Id == blockId));

@@ -13,6 +13,7 @@ public static class TextRuns
         ListBlock l => l.Items.SelectMany(item => item.SelectMany(In)),
         QuoteBlock q => q.Blocks.SelectMany(In),
         ColumnsBlock c => c.Pieces.SelectMany(In),
+        ButtonBlock { Link.Length: > 0 } b => [(block, new TextRun(b.Text, Link: b.Link))],
         BandBlock b => b.Blocks.SelectMany(In),
         _ => [],
     };

@@ -13,7 +13,25 @@ public readonly record struct BoxPx(double Left, double Top, double Width, doubl
 /// <param name="Box">Its own, without the space around it.</param>
 /// <param name="Style">How its words are set; null for what has none.</param>
 /// <param name="Lines">The content area of each line of its words.</param>
-public sealed record Laid(Block Block, BoxPx Box, TextStyle? Style, ImmutableArray<BoxPx> Lines);
+/// <param name="Over">The band or cell whose ground it stands over; null on the page's own paper.</param>
+public sealed record Laid(Block Block, BoxPx Box, TextStyle? Style, ImmutableArray<BoxPx> Lines, string? Over);
+
+/// <summary>Where the pieces of one page come to stand on each class of screen: worked out once, when it is first asked for.</summary>
+public sealed class LaidPage(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout)
+{
+    private readonly Lazy<PerClass<ImmutableArray<Laid>>> _on = new(() => new PerClass<int>().Select((c, _) => PageFlow.Of(page, pictureOf, layout, c)));
+    private PerClass<IReadOnlyDictionary<string, BoxPx>>? _boxes;
+
+    public Document Page => page;
+
+    public ImmutableArray<Laid> On(WidthClass c) => _on.Value[c];
+
+    /// <summary>By id of the piece, wherever it stands.</summary>
+    public IReadOnlyDictionary<string, BoxPx> BoxesOn(WidthClass c) =>
+        (_boxes ??= _on.Value.Select((_, laid) => (IReadOnlyDictionary<string, BoxPx>)laid.ToDictionary(l => l.Block.Id, l => l.Box)))[c];
+
+    public PerClass<double> HeightsOf(string blockId) => new PerClass<int>().Select((c, _) => BoxesOn(c)[blockId].Height);
+}
 
 /// <summary>
 /// About how far down a page each piece stands and how high it is: words by the metrics of the site's faces, pictures by their
@@ -27,6 +45,7 @@ public sealed class PageFlow
     private const double CaptionPx = 14, CaptionLine = 1.4, CaptionSpacePx = 6;
 
     private readonly List<Laid> _laid = [];
+    private string? _over;
     private readonly PageLayout _layout;
     private readonly WidthClass _class;
     private readonly Func<FigureBlock, PictureFacts?> _pictureOf;
@@ -45,14 +64,6 @@ public sealed class PageFlow
         var flow = new PageFlow(layout, c, pictureOf);
         var column = layout.Column.At(flow._viewport);
         flow.Stack(page.Blocks, Setting.Column, new BoxPx((flow._viewport - column) / 2, HeadPx, column, 0), Side.Left, null);
-        return [.. flow._laid];
-    }
-
-    /// <summary>Only one band, its own top at 0.</summary>
-    public static ImmutableArray<Laid> Of(BandBlock band, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout, WidthClass c)
-    {
-        var flow = new PageFlow(layout, c, pictureOf);
-        flow.Band(band, 0);
         return [.. flow._laid];
     }
 
@@ -77,7 +88,7 @@ public sealed class PageFlow
                     y = Band(band, Math.Max(top, floatUntil));
                     break;
                 case ColumnsBlock columns:
-                    y = Rows(columns, Math.Max(top, floatUntil));
+                    y = Rows(columns, Math.Max(top, floatUntil), across);
                     break;
                 case FigureBlock figure when _layout.BesideOf(figure)[_class] && cell is null:
                     var wide = _layout.SlotOf(figure.Size).At(_viewport);
@@ -100,19 +111,23 @@ public sealed class PageFlow
     {
         var (at, padding) = (_laid.Count, PageLayout.BandPaddingPx);
         var column = _layout.Column.At(_viewport);
+        _over = band.Id;
         var inside = Stack(band.Blocks, Setting.Band, new((_viewport - column) / 2, top + padding, column, 0), band.Across, null) - top - padding;
+        _over = null;
         var height = Math.Max(band.LeastHeightPx[_class], inside + 2 * padding);
-        var free = height - inside - 2 * padding;
-        var down = band.Down switch { Down.Top => 0, Down.Middle => free / 2, _ => free };
-        if (down > 0)
-        {
-            for (var i = at; i < _laid.Count; i++) _laid[i] = Moved(_laid[i], down);
-        }
-        _laid.Insert(at, new(band, new(0, top, _viewport, height), null, []));
+        MoveDown(at, _laid.Count, band.Down, height - inside - 2 * padding);
+        _laid.Insert(at, new(band, new(0, top, _viewport, height), null, [], null));
         return top + height;
     }
 
-    private double Rows(ColumnsBlock columns, double top)
+    /// <summary>What was laid between the two goes down by its part of the room that is free.</summary>
+    private void MoveDown(int since, int until, Down where, double free)
+    {
+        var down = where switch { Down.Top => 0, Down.Middle => free / 2, _ => free };
+        for (var i = since; down > 0 && i < until; i++) _laid[i] = Moved(_laid[i], down);
+    }
+
+    private double Rows(ColumnsBlock columns, double top, Side across)
     {
         var (inRow, gutter) = (PageLayout.InRow(columns.InRow)[_class], _layout.Style.GutterPx);
         var width = _layout.CellOf(columns.InRow, columns.Extent).At(_viewport);
@@ -122,9 +137,29 @@ public sealed class PageFlow
         foreach (var row in columns.Cells.Chunk(inRow))
         {
             if (y > top) y += gutter;
-            y = row.Select((cell, i) => Stack(cell.Blocks, Setting.Cell, new(left + i * (width + gutter), y, width, 0), Side.Left, width)).Max();
+            var (from, places) = (y, new List<(CellBlock Cell, double Left, int At, double Inside)>());
+            for (var i = 0; i < row.Length; i++)
+            {
+                var (cell, cellLeft, padding, outer) = (row[i], left + i * (width + gutter), PageLayout.PaddingOf(row[i]), _over);
+                if (cell.HasGround) _over = cell.Id;
+                places.Add((cell, cellLeft, _laid.Count, Stack(cell.Blocks, Setting.Cell, new(cellLeft + padding, from + padding, width - 2 * padding, 0), cell.HasGround ? columns.Across : across, width - 2 * padding) - from + padding));
+                _over = outer;
+            }
+            var height = Math.Max(columns.LeastHeightPx[_class], places.Max(p => p.Inside));
+            // From the last on: what is put in moves no place that is still to come.
+            var until = _laid.Count;
+            foreach (var (cell, cellLeft, since, inside) in Enumerable.Reverse(places))
+            {
+                if (cell.HasGround)
+                {
+                    MoveDown(since, until, columns.Down, height - inside);
+                    _laid.Insert(since, new(cell, new(cellLeft, from, width, height), null, [], _over));
+                }
+                until = since;
+            }
+            y = from + height;
         }
-        _laid.Insert(at, new(columns, new(left, top, _viewport - 2 * left, y - top), null, []));
+        _laid.Insert(at, new(columns, new(left, top, _viewport - 2 * left, y - top), null, [], _over));
         return y;
     }
 
@@ -140,7 +175,7 @@ public sealed class PageFlow
             var style = new TextStyle(CaptionPx, CaptionLine, 400, true, 0, 0);
             height += CaptionSpacePx + style.LinePx * LineBreaking.LinesOf([new TextRun(caption)], width, style, _layout.Style.Face).Length;
         }
-        _laid.Add(new(figure, new(left, top, width, height), null, []));
+        _laid.Add(new(figure, new(left, top, width, height), null, [], _over));
         return top + height;
     }
 
@@ -151,6 +186,7 @@ public sealed class PageFlow
         {
             case ParagraphBlock p: return Lines(block, p.Inlines, style, room, across);
             case HeadingBlock h: return Lines(block, h.Inlines, style, room, across);
+            case ButtonBlock b: return Button(b, style, room);
             case ListBlock list:
                 var padding = TypeScale.ListPaddingPx(setting);
                 return Within(list.Items.SelectMany(item => item), style with { AfterPx = TypeScale.ItemAfterPx }, Narrowed(room, padding), setting, across);
@@ -183,8 +219,17 @@ public sealed class PageFlow
             lines.Add(new(room.Left + across switch { Side.Left => 0, Side.Centre => free / 2, _ => free }, y + Math.Floor((style.LinePx - content) / 2), width, content));
             y += style.LinePx;
         }
-        _laid.Add(new(block, new(room.Left, room.Top, room.Width, y - room.Top), style, lines.ToImmutable()));
+        _laid.Add(new(block, new(room.Left, room.Top, room.Width, y - room.Top), style, lines.ToImmutable(), _over));
         return y;
+    }
+
+    /// <summary>Its words stand on a colour of its own, never on what lies behind.</summary>
+    private double Button(ButtonBlock button, TextStyle style, BoxPx room)
+    {
+        var inside = Math.Max(1, room.Width - 2 * (TypeScale.ButtonInlinePx + TypeScale.ButtonLinePx));
+        var height = LineBreaking.LinesOf([new TextRun(button.Text)], inside, style, _layout.Style.Face).Length * style.LinePx + 2 * (TypeScale.ButtonBlockPx + TypeScale.ButtonLinePx);
+        _laid.Add(new(button, room with { Height = height }, style, [], _over));
+        return room.Top + height;
     }
 
     private static Laid Moved(Laid laid, double down) => laid with

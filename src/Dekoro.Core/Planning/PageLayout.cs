@@ -17,6 +17,12 @@ public sealed class PageLayout
     /// <summary>Above and below what stands in a band, CSS px.</summary>
     public const double BandPaddingPx = 48;
 
+    /// <summary>Round what stands in a cell with a ground of its own, CSS px.</summary>
+    public const double CellPaddingPx = 20;
+
+    /// <returns>0 where nothing shows behind what stands in the cell.</returns>
+    public static double PaddingOf(CellBlock cell) => cell.HasGround ? CellPaddingPx : 0;
+
     public PageLayout(SiteStyle style)
     {
         Style = style;
@@ -58,18 +64,21 @@ public sealed class PageLayout
         InRow(inRow).Select((_, n) => (extent == Extent.Wide ? Wide : Column).Within(Affine.Part(1.0 / n, Style.GutterPx))), Style.Classes);
 
     /// <summary>Every picture of a page with where it stands.</summary>
-    /// <param name="pictureOf">What is known of the page's pictures: how high a band is depends on those that stand in it.</param>
-    public IEnumerable<Stand> Standing(Document page, Func<FigureBlock, PictureFacts?> pictureOf)
+    public IEnumerable<Stand> Standing(LaidPage page)
     {
-        return page.Blocks.SelectMany(Of);
+        return page.Page.Blocks.SelectMany(Of);
 
         IEnumerable<Stand> Of(Block block) => block switch
         {
             FigureBlock figure => StandsOf(figure, f => SlotOf(f.Size)),
-            ColumnsBlock columns => columns.Pieces.OfType<FigureBlock>().SelectMany(f => StandsOf(f, _ => CellOf(columns.InRow, columns.Extent))),
-            BandBlock band => (band.Behind is { } behind ? [new Stand(behind, this, new(true, true, true), Page, HeightsOf(band))] : Enumerable.Empty<Stand>()).Concat(band.Blocks.SelectMany(Of)),
+            ColumnsBlock columns => CellOf(columns.InRow, columns.Extent) is var slot
+                ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(cell.Blocks.OfType<FigureBlock>().SelectMany(f => StandsOf(f, _ => Padded(slot, 2 * PaddingOf(cell)))))) : [],
+            BandBlock band => Behind(band, Page).Concat(band.Blocks.SelectMany(Of)),
             _ => [],
         };
+
+        IEnumerable<Stand> Behind(GroundedBlock block, SlotWidth slot) =>
+            block.Behind is { } behind ? [new Stand(behind, this, new(true, true, true), slot, page.HeightsOf(block.Id))] : [];
 
         // One for each picture and cut that the figure shows on one class of screen or another, the widest first.
         IEnumerable<Stand> StandsOf(FigureBlock figure, Func<FigureBlock, SlotWidth> slotOf)
@@ -80,13 +89,11 @@ public sealed class PageLayout
             {
                 var byClass = same.ToDictionary(s => s.Class, s => s.Figure);
                 var on = new PerClass<bool>().Select((c, _) => byClass.ContainsKey(c));
-                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? Framed(slotOf(byClass[c]), framePx) : SlotWidth.None), Style.Classes), null);
+                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? Padded(slotOf(byClass[c]), framePx) : SlotWidth.None), Style.Classes), null);
             }
         }
 
-        static SlotWidth Framed(SlotWidth slot, int framePx) => framePx == 0 ? slot : slot.Within(Affine.Container - Affine.Px(framePx)).AtLeast(1);
-
-        PerClass<double> HeightsOf(BandBlock band) => new PerClass<int>().Select((c, _) => PageFlow.Of(band, pictureOf, this, c)[0].Box.Height);
+        static SlotWidth Padded(SlotWidth slot, double px) => px == 0 ? slot : slot.Within(Affine.Container - Affine.Px(px)).AtLeast(1);
     }
 
     /// <summary>

@@ -17,11 +17,14 @@ public static class PagePlanner
 
     /// <summary>Where the page's pictures stand, before any ladder is chosen.</summary>
     public static ImmutableArray<Place> PlacesOf(PageSource page, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures) =>
+        PlacesOf(page.Id, new LaidPage(WithKnown(page.Document, pictures), f => pictures.GetValueOrDefault(f.AssetId), layout), layout, pictures);
+
+    private static ImmutableArray<Place> PlacesOf(string pageId, LaidPage laid, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures) =>
     [
-        .. layout.Standing(WithKnown(page.Document, pictures), f => pictures.GetValueOrDefault(f.AssetId))
+        .. layout.Standing(laid)
             .Where(s => pictures.ContainsKey(s.Figure.AssetId))
             .Select(s => (s.Figure, Picture: pictures[s.Figure.AssetId], Stand: s))
-            .Select(s => new Place(page.Id, s.Figure.Id, s.Picture.Id, CutOf(s.Figure.Cut, s.Picture), s.Stand.SlotOf(s.Picture), s.Stand.On)),
+            .Select(s => new Place(pageId, s.Figure.Id, s.Picture.Id, CutOf(s.Figure.Cut, s.Picture), s.Stand.SlotOf(s.Picture), s.Stand.On)),
     ];
 
     /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
@@ -38,15 +41,17 @@ public static class PagePlanner
     {
         var layout = new PageLayout(facts.Style);
         var page = given with { Document = WithKnown(given.Document, facts.Pictures) };
-        var places = PlacesOf(page, layout, facts.Pictures);
+        var laid = new LaidPage(page.Document, facts.PictureOf, layout);
+        var places = PlacesOf(page.Id, laid, layout, facts.Pictures);
         var ladders = places.Concat(facts.Elsewhere.Where(e => e.PageId != page.Id))
             .ToLookup(p => (p.AssetId, p.Cut), p => p.Slot);
         var byBlock = places.ToLookup(p => p.BlockId);
-        var loading = LoadingOf(page, byBlock, facts, layout);
+        var loading = LoadingOf(laid, byBlock, facts);
         var notices = ImmutableArray.CreateBuilder<Notice>();
         foreach (var figure in given.Document.Figures.Where(f => f.Assets.Skip(1).Any(id => !facts.Pictures.ContainsKey(id))))
             notices.Add(new(figure.Id, "The other picture that was chosen for one width is no longer in the library: the usual one stands there until you choose again."));
         var links = ReadLinks(page, facts.Addresses, notices);
+        notices.AddRange(page.Document.Words.OfType<ButtonBlock>().Select(NoticeOf).OfType<Notice>());
         var figures = ImmutableDictionary.CreateBuilder<string, FigurePlan>();
         foreach (var figure in page.Document.Figures)
         {
@@ -59,10 +64,11 @@ public static class PagePlanner
             figures.Add(figure.Id, FigureOf(figure, picture, cuts, loading[figure.Id], layout, facts, notices));
         }
         var planned = figures.ToImmutable();
-        var bands = page.Document.Blocks.OfType<BandBlock>().Select(band => BandPlan.Of(
-            band, planned.GetValueOrDefault(band.Id), facts.Grids.GetValueOrDefault(band.Ground.AssetId ?? ""), facts.PictureOf, layout)).ToImmutableDictionary(b => b.Block.Id);
-        notices.AddRange(bands.Values.Select(NoticeOf).OfType<Notice>());
-        return new PagePlan(page, layout, facts.Addresses, planned, bands, links, notices.ToImmutable(), WeightsOf(planned.Values));
+        // A band without a ground has words on the page's paper, and a height of its own.
+        var grounds = page.Document.Grounded.Concat(page.Document.Blocks.OfType<BandBlock>()).DistinctBy(b => b.Id)
+            .Select(b => GroundPlan.Of(b, planned.GetValueOrDefault(b.Id), facts.Grids.GetValueOrDefault(b.Ground.AssetId ?? ""), laid, layout)).ToImmutableDictionary(b => b.Block.Id);
+        notices.AddRange(grounds.Values.Select(NoticeOf).OfType<Notice>());
+        return new PagePlan(page, layout, facts.Addresses, planned, grounds, links, notices.ToImmutable(), WeightsOf(planned.Values));
     }
 
     /// <summary>What a place shows of a picture: what was drawn by hand, or its shape, steered by the keep area, or the whole.</summary>
@@ -129,20 +135,27 @@ public static class PagePlanner
         _ => "",
     };
 
-    private static Notice? NoticeOf(BandPlan band)
+    private static Notice? NoticeOf(ButtonBlock button) => button switch
     {
-        var hard = band.HardToRead.ToList();
+        { Link: "" } => new(button.Id, $"The button “{button.Text}” leads nowhere: say where it leads.", true),
+        { Text: "" } => new(button.Id, "A button has no words: say what it does.", true),
+        _ => null,
+    };
+
+    private static Notice? NoticeOf(GroundPlan ground)
+    {
+        var hard = ground.HardToRead.ToList();
         if (hard.Count == 0) return null;
         var (_, worst) = hard.MinBy(h => h.Contrast.Ratio / h.Contrast.Needed);
         var on = string.Join(" and ", hard.Select(h => h.Class.ToString().ToLowerInvariant()));
-        var mend = band.Mend switch
+        var mend = ground.Mend switch
         {
-            { } m when m.Words != band.Block.Ground.Words => $"{m.Words.ToString().ToLowerInvariant()} words would be readable there",
-            { } m when m.Tint != band.Block.Ground.Tint => "a tint of another colour does it",
+            { } m when m.Words != ground.Block.Ground.Words => $"{m.Words.ToString().ToLowerInvariant()} words would be readable there",
+            { } m when m.Tint != ground.Block.Ground.Tint => "a tint of another colour does it",
             { } => "set the least tint",
             null => "choose another picture or colour behind them",
         };
-        return new(band.Block.Id, string.Create(CultureInfo.InvariantCulture, $"The words of this band are hard to read on {on}: {worst.Ratio:0.0} : 1, where they need {worst.Needed:0.#} : 1; {mend}."));
+        return new(ground.Block.Id, string.Create(CultureInfo.InvariantCulture, $"The words of this {(ground.Block is BandBlock ? "band" : "cell")} are hard to read on {on}: {worst.Ratio:0.0} : 1, where they need {worst.Needed:0.#} : 1; {mend}."));
     }
 
     private static ImmutableArray<OutputFormat> FormatsOf(PictureFacts picture, Cut cut) => picture switch
@@ -186,16 +199,16 @@ public static class PagePlanner
     /// What begins in a class's first screen is fetched at once; of those, the largest on the class with the most visits
     /// goes first.
     /// </summary>
-    private static Dictionary<string, Loading> LoadingOf(PageSource page, ILookup<string, Place> places, PlanFacts facts, PageLayout layout)
+    private static Dictionary<string, Loading> LoadingOf(LaidPage laid, ILookup<string, Place> places, PlanFacts facts)
     {
-        var style = facts.Style;
-        var result = page.Document.Figures.ToDictionary(f => f.Id, _ => Loading.Later);
+        var (page, style) = (laid.Page, facts.Style);
+        var result = page.Figures.ToDictionary(f => f.Id, _ => Loading.Later);
         var byVisits = WidthClasses.All.OrderByDescending(c => style.Devices.In(c, style.Classes).Sum(d => d.Share));
         string? first = null;
         foreach (var c in byVisits)
         {
-            var tops = PageFlow.Of(page.Document, facts.PictureOf, layout, c).ToDictionary(l => l.Block.Id, l => l.Box.Top);
-            var inView = page.Document.Figures.Where(f => PlaceOn(f, c) is not null && tops[f.Id] < style.FirstScreenPx[c]).ToList();
+            var boxes = laid.BoxesOn(c);
+            var inView = page.Figures.Where(f => PlaceOn(f, c) is not null && boxes[f.Id].Top < style.FirstScreenPx[c]).ToList();
             foreach (var f in inView) result[f.Id] = Loading.AtOnce;
             first ??= inView.MaxBy(f => AreaAt(f, c))?.Id;
         }

@@ -14,7 +14,7 @@ public sealed record Stand(FigureBlock Figure, PageLayout Layout, PerClass<bool>
     /// <summary>How wide a picture is drawn here: as wide as the box, or wider where it has to be as high.</summary>
     public SlotWidth SlotOf(PictureFacts picture) => (Figure.Size, CoveredPx) switch
     {
-        (FigureSize.Behind { Repeats: true }, _) => SlotWidth.Of(BandPlan.TilePx(picture).Width),
+        (FigureSize.Behind { Repeats: true }, _) => SlotWidth.Of(GroundPlan.TilePx(picture).Width),
         (_, { } heights) => SlotWidth.PerClass(heights.Select((_, height) => Box.AtLeast(height * picture.Size.Shape.Value)), Layout.Style.Classes),
         _ => Box,
     };

@@ -44,5 +44,15 @@ public static class TypeScale
         };
     }
 
-    public static TextStyle Of(Block block, SiteStyle style, Setting setting) => block is HeadingBlock h ? Heading(h.Level, setting) : Text(style, setting);
+    /// <summary>Round the words of a button, CSS px.</summary>
+    public const double ButtonInlinePx = 20, ButtonBlockPx = 10, ButtonLinePx = 1.5;
+
+    public static TextStyle Button(Setting setting) => new(16, 1.4, 600, false, 0, BetweenPx(setting));
+
+    public static TextStyle Of(Block block, SiteStyle style, Setting setting) => block switch
+    {
+        HeadingBlock h => Heading(h.Level, setting),
+        ButtonBlock => Button(setting),
+        _ => Text(style, setting),
+    };
 }

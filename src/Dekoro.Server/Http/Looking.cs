@@ -41,20 +41,19 @@ public sealed record BlockLook(string Id, string Html);
 
 /// <param name="HeightCssPx">At the class's reference width.</param>
 /// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not measured.</param>
-public sealed record BandClassLook(double HeightCssPx, Contrast? Contrast);
+public sealed record GroundClassLook(double HeightCssPx, Contrast? Contrast);
 
 /// <param name="Mend">What makes its words readable everywhere; null where they are, or nothing does.</param>
-public sealed record BandLook(PerClass<BandClassLook> On, BandMendLook? Mend);
+public sealed record GroundLook(PerClass<GroundClassLook> On, GroundMendLook? Mend);
 
 /// <param name="Tint">#rrggbb.</param>
 /// <param name="Strength">For each class of screen.</param>
-public sealed record BandMendLook(WordsTone Words, string Tint, PerClass<int> Strength);
+public sealed record GroundMendLook(WordsTone Words, string Tint, PerClass<int> Strength);
 
 /// <summary>Everything the desk shows of a draft that is not typed by hand.</summary>
-/// <param name="Within">The pictures that stand in cells and bands, each by itself.</param>
-/// <param name="Bands">By block; the picture behind one is among the figures, by the band's own id.</param>
+/// <param name="Grounds">What stands behind words, by band or cell; a picture there is among the figures, by the same id.</param>
 public sealed record Look(
-    IReadOnlyList<BlockLook> Blocks, IReadOnlyList<BlockLook> Within, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, BandLook> Bands,
+    IReadOnlyList<BlockLook> Blocks, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, GroundLook> Grounds,
     IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
 
 /// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
@@ -66,11 +65,9 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
     {
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var model = new PageModel(plan, book.Frame(), Addresses, "", IsProof: true);
-        return new(LooksOf(await renderer.BlocksAsync(model)), LooksOf(await renderer.FiguresWithinAsync(model)), plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)),
-            plan.Bands.ToDictionary(b => b.Key, b => BandOf(b.Value)), plan.Notices, plan.Weights);
+        return new([.. (await renderer.BlocksAsync(model)).Select(b => new BlockLook(b.BlockId, b.Html))], plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)),
+            plan.Grounds.ToDictionary(b => b.Key, b => GroundOf(b.Value)), plan.Notices, plan.Weights);
     }
-
-    private static BlockLook[] LooksOf(IEnumerable<(string Id, string Html)> drawn) => [.. drawn.Select(b => new BlockLook(b.Id, b.Html))];
 
     /// <summary>One piece as the public page will have it, laid out to be read; null where the page has no such piece.</summary>
     public async Task<string?> MarkupAsync(PageSource page, string blockId)
@@ -122,9 +119,9 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
     internal static FitLook? FitOf(Fit? fit, long? bytes = null) =>
         fit is null ? null : new(fit.SlotCssPx, fit.Word, fit.Reason, fit.PxPerCssPx, bytes ?? (long)fit.ExpectedBytes, fit.SharpUpToCssPx);
 
-    private static BandLook BandOf(BandPlan band) => new(
-        band.On.Select((_, on) => new BandClassLook(on.HeightCssPx, on.Contrast)),
-        band.Mend is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
+    private static GroundLook GroundOf(GroundPlan ground) => new(
+        ground.On.Select((_, on) => new GroundClassLook(on.HeightCssPx, on.Contrast)),
+        ground.Mend is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
 
     private static FigureLook FigureOf(FigurePlan f, PageLayout layout) => new(
         f.Usual.Picture.Id, ProofAddresses.NameOf(f.Usual.Picture), f.Usual.Picture.Words.Title, f.Usual.Picture.Size.Width, f.Usual.Picture.Size.Height, f.Usual.Cut, f.Usual.Loss.InWords(),

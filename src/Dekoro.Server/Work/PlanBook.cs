@@ -93,6 +93,6 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     public ILookup<string, (PageRow Page, FigureBlock Figure, Stand Stand)> CutsByPicture()
     {
         var layout = new PageLayout(workspace.Style.Current);
-        return workspace.Pages.All().SelectMany(page => layout.Standing(DocumentOf(page), _ => null).Select(s => (Page: page, s.Figure, Stand: s))).ToLookup(p => p.Figure.AssetId);
+        return workspace.Pages.All().SelectMany(page => layout.Standing(new LaidPage(DocumentOf(page), _ => null, layout)).Select(s => (Page: page, s.Figure, Stand: s))).ToLookup(p => p.Figure.AssetId);
     }
 }

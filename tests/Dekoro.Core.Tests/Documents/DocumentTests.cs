@@ -35,19 +35,24 @@ public sealed class DocumentTests
             },
         });
 
-    private static readonly Gen<CellBlock> Cells = Gen.Select(Ids, Gen.OneOf(Paragraphs, Figures).Array[0, 3], (id, blocks) =>
-        new CellBlock(id, [.. blocks.Select(b => b is FigureBlock f ? f with { Size = new FigureSize.OfCell(), Exceptions = default } : b)]));
-
-    private static readonly Gen<Block> Columns = Gen.Select(Ids, Gen.Int[2, 6], Gen.Enum<Extent>(), Cells.Array[1, 6], (id, inRow, extent, cells) => (Block)new ColumnsBlock(id, inRow, extent, [.. cells]));
-
     private static readonly Gen<PerClass<int>> Each = Gen.Select(Gen.Int[0, 256], Gen.Int[0, 256], Gen.Int[0, 256], (p, t, d) => new PerClass<int>(p, t, d));
 
-    private static readonly Gen<Block> Bands = Gen.Select(Gen.Select(Ids, Each, Each), Gen.Select(Gen.Bool, Gen.Bool, Gen.Enum<WordsTone>(), Gen.Enum<Side>(), Gen.Enum<Down>()), Gen.OneOf(Paragraphs, Figures, Columns).Array[0, 3],
-        (drawn, choices, blocks) => (Block)new BandBlock(drawn.Item1,
-            new(choices.Item1 ? Srgb.Parse("#143c58") : null, choices.Item2 ? "asset" : null, choices.Item1, Srgb.White, drawn.Item2, choices.Item3), drawn.Item3, choices.Item4, choices.Item5, [.. blocks]));
+    private static readonly Gen<Ground> Grounds = Gen.Select(Gen.Bool, Gen.Bool, Gen.Enum<WordsTone>(), Each, (coloured, pictured, words, strength) =>
+        new Ground(coloured ? Srgb.Parse("#143c58") : null, pictured ? "asset" : null, coloured, Srgb.White, strength, words));
+
+    private static readonly Gen<Block> Buttons = Gen.Select(Ids, Gen.Enum<ButtonKind>(), Gen.OneOfConst("page:home", "/visit"), (id, kind, link) => (Block)new ButtonBlock(id, "Come and see", link, kind));
+
+    private static readonly Gen<CellBlock> Cells = Gen.Select(Ids, Grounds, Gen.OneOf(Paragraphs, Figures, Buttons).Array[0, 3], (id, ground, blocks) =>
+        new CellBlock(id, ground, [.. blocks.Select(b => b is FigureBlock f ? f with { Size = new FigureSize.OfCell(), Exceptions = default } : b)]));
+
+    private static readonly Gen<Block> Columns = Gen.Select(Ids, Gen.Int[2, 6], Gen.Enum<Extent>(), Each, Gen.Enum<Side>(), Gen.Enum<Down>(), Cells.Array[1, 6],
+        (id, inRow, extent, least, across, down, cells) => (Block)new ColumnsBlock(id, inRow, extent, least, across, down, [.. cells]));
+
+    private static readonly Gen<Block> Bands = Gen.Select(Ids, Grounds, Each, Gen.Enum<Side>(), Gen.Enum<Down>(), Gen.OneOf(Paragraphs, Figures, Columns, Buttons).Array[0, 3],
+        (id, ground, least, across, down, blocks) => (Block)new BandBlock(id, ground, least, across, down, [.. blocks]));
 
     private static readonly Gen<Document> Documents = Gen.OneOf(
-        Paragraphs, Figures, Bands,
+        Paragraphs, Figures, Bands, Buttons,
         Gen.Select(Ids, Texts, Gen.Int[2, 4], (id, text, level) => (Block)new HeadingBlock(id, level, [new TextRun(text)])),
         Gen.Select(Ids, Paragraphs.Array[1, 3], Gen.Bool, (id, items, ordered) => (Block)new ListBlock(id, ordered, [.. items.Select(i => System.Collections.Immutable.ImmutableArray.Create(i))])),
         Gen.Select(Ids, Paragraphs.Array[1, 2], (id, blocks) => (Block)new QuoteBlock(id, [.. blocks])),

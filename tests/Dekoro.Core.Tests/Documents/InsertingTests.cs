@@ -11,7 +11,7 @@ public sealed class InsertingTests
         : new FigureBlock($"f{id}", asset, new FigureSize.ByRole(SizeRole.Column), Side.Centre, false, CutChoice.AsIs, new(false, null), new(CaptionSource.None), new(FigureLinkKind.None)));
 
     private static readonly Gen<Document> Pieces = Gen.OneOf(Leaf, Leaf.Array[1, 3].Select(b => (Block)new QuoteBlock("q", [.. b])),
-        Leaf.Array[0, 2].Array[1, 3].Select(cells => (Block)new ColumnsBlock("c", 3, Extent.Wide, [.. cells.Select((c, i) => new CellBlock($"cell{i}", [.. c]))])),
+        Leaf.Array[0, 2].Array[1, 3].Select(cells => (Block)new ColumnsBlock("c", 3, Extent.Wide, default, Side.Left, Down.Top, [.. cells.Select((c, i) => new CellBlock($"cell{i}", Ground.None, [.. c]))])),
         Leaf.Array[0, 3].Select(blocks => (Block)new BandBlock("d", Ground.None, default, Side.Left, Down.Top, [.. blocks])),
         Leaf.Array[1, 2].Array[1, 3].Select(items => (Block)new ListBlock("l", true, [.. items.Select(i => i.ToImmutableArray())]))).Array[0, 6].Select(blocks => new Document([.. blocks]));
 
@@ -63,7 +63,7 @@ public sealed class InsertingTests
         Assert.EndsWith("lantern…", cut, StringComparison.Ordinal);
         Assert.Equal("", PlainText.Beside(new Document([Figure("f1")]), "f1"));
         // In a cell only the cell's own words stand beside it.
-        var cells = new ColumnsBlock("c", 2, Extent.Column, [new("a", [Figure("f4"), Text("p4", "In its cell.")]), new("b", [Figure("f5")])]);
+        var cells = new ColumnsBlock("c", 2, Extent.Column, default, Side.Left, Down.Top, [new("a", Ground.None, [Figure("f4"), Text("p4", "In its cell.")]), new("b", Ground.None, [Figure("f5")])]);
         var among = new Document([Text("p5", "Above."), cells, Text("p6", "Below.")]);
         Assert.Equal(("In its cell.", ""), (PlainText.Beside(among, "f4"), PlainText.Beside(among, "f5")));
         Assert.Equal("In its cell.", PlainText.Of(cells).Trim());

@@ -61,7 +61,7 @@ public sealed class ExceptionsTests
         var picture = Picture(width: 1200, height: 1200);
         var figure = With(Figure(role: SizeRole.Wide), desktop: new(AssetId: "reel"));
         var plan = Plan(Page(figure), [picture, Picture("reel")]);
-        var through = plan.Layout.Standing(new Document([figure]), _ => null).Select(s => LookThrough.Of(picture, s.Box, CutChoice.AsIs, plan.Layout)).ToList();
+        var through = plan.Layout.Standing(new LaidPage(new Document([figure]), _ => null, plan.Layout)).Select(s => LookThrough.Of(picture, s.Box, CutChoice.AsIs, plan.Layout)).ToList();
         Assert.Equal((true, true), (through[0].Fits.Phone is null, through[0].Fits.Desktop is not null));
         Assert.Equal((true, true), (through[1].Fits.Phone is not null, through[1].Fits.Desktop is null));
         Assert.Equal(FitWord.Soft, through[1].Word);

@@ -26,7 +26,7 @@ public sealed class LooksTests
     public void A_named_look_changes_all_that_have_it_and_one_that_is_gone_is_none()
     {
         var block = Figure() with { Look = new("print", null) };
-        double At(SiteStyle style) => new PageLayout(style).Standing(new Document([block]), _ => null).Single().Box.At(1280);
+        double At(SiteStyle style) => new PageLayout(style) is var layout ? layout.Standing(new LaidPage(new Document([block]), _ => null, layout)).Single().Box.At(1280) : 0;
         Assert.Equal(720, At(new SiteStyle()));
         Assert.Equal(698, At(new SiteStyle { Looks = [new("print", "Print", Print)] }));
         Assert.Equal(704, At(new SiteStyle { Looks = [new("print", "Print", Print with { Line = LineStyle.None })] }));

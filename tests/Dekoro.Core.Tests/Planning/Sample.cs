@@ -22,7 +22,7 @@ internal static class Sample
 
     /// <summary>Columns with one picture in each cell.</summary>
     public static ColumnsBlock Columns(string id, int inRow, Extent extent, params string[] figures) =>
-        new(id, inRow, extent, [.. figures.Select(f => new CellBlock("cell-" + f, [Figure(f, size: new FigureSize.OfCell())]))]);
+        new(id, inRow, extent, default, Side.Left, Down.Top, [.. figures.Select(f => new CellBlock("cell-" + f, Ground.None, [Figure(f, size: new FigureSize.OfCell())]))]);
 
     public static ParagraphBlock Text(string id, string text) => new(id, [new TextRun(text)]);
 

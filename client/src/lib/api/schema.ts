@@ -2615,20 +2615,6 @@ export interface components {
             /** Format: double */
             value: number;
         };
-        BandClassLook: {
-            /** Format: double */
-            heightCssPx: number;
-            contrast: null | components["schemas"]["Contrast"];
-        };
-        BandLook: {
-            on: components["schemas"]["PerClassOfBandClassLook"];
-            mend: null | components["schemas"]["BandMendLook"];
-        };
-        BandMendLook: {
-            words: components["schemas"]["WordsTone"];
-            tint: string;
-            strength: components["schemas"]["PerClassOfint"];
-        };
         BandOffer: {
             colours: components["schemas"]["ColourOffer"][];
             /** Format: int32 */
@@ -2932,6 +2918,20 @@ export interface components {
         GivenAddress: {
             address: string;
         };
+        GroundClassLook: {
+            /** Format: double */
+            heightCssPx: number;
+            contrast: null | components["schemas"]["Contrast"];
+        };
+        GroundLook: {
+            on: components["schemas"]["PerClassOfGroundClassLook"];
+            mend: null | components["schemas"]["GroundMendLook"];
+        };
+        GroundMendLook: {
+            words: components["schemas"]["WordsTone"];
+            tint: string;
+            strength: components["schemas"]["PerClassOfint"];
+        };
         Health: {
             status: string;
             version: string;
@@ -3015,12 +3015,11 @@ export interface components {
         };
         Look: {
             blocks: components["schemas"]["BlockLook"][];
-            within: components["schemas"]["BlockLook"][];
             figures: {
                 [key: string]: components["schemas"]["FigureLook"];
             };
-            bands: {
-                [key: string]: components["schemas"]["BandLook"];
+            grounds: {
+                [key: string]: components["schemas"]["GroundLook"];
             };
             notices: components["schemas"]["Notice"][];
             weights: components["schemas"]["PerClassOfWeight"];
@@ -3142,11 +3141,6 @@ export interface components {
             html: string;
             address?: null | string;
         };
-        PerClassOfBandClassLook: {
-            phone: components["schemas"]["BandClassLook"];
-            tablet: components["schemas"]["BandClassLook"];
-            desktop: components["schemas"]["BandClassLook"];
-        };
         PerClassOfCutLook: {
             phone: components["schemas"]["CutLook"];
             tablet: components["schemas"]["CutLook"];
@@ -3156,6 +3150,11 @@ export interface components {
             phone: components["schemas"]["FitLook"];
             tablet: components["schemas"]["FitLook"];
             desktop: components["schemas"]["FitLook"];
+        };
+        PerClassOfGroundClassLook: {
+            phone: components["schemas"]["GroundClassLook"];
+            tablet: components["schemas"]["GroundClassLook"];
+            desktop: components["schemas"]["GroundClassLook"];
         };
         PerClassOfWeight: {
             phone: components["schemas"]["Weight"];

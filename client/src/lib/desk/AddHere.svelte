@@ -32,6 +32,7 @@
     ['List', 'bulletList'],
     ['Quote', 'blockquote'],
     ['Rule', 'horizontalRule'],
+    ['Button', 'button'],
     ['Columns', 'columns'],
     ['Band', 'band'],
   ] as const;

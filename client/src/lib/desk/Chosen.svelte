@@ -11,7 +11,7 @@
   let resizing = $state.raw<Resizing | null>(null);
 
   const whole = $derived(desk.chosenWhole !== null);
-  const band = $derived(desk.chosen && whole ? desk.look?.bands[desk.chosen]?.on[desk.widthClass] : undefined);
+  const band = $derived(desk.chosen && whole ? desk.look?.grounds[desk.chosen]?.on[desk.widthClass] : undefined);
   const figure = $derived(desk.chosenPiece?.figure ?? null);
   const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {

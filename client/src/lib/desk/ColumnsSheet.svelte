@@ -1,6 +1,8 @@
 <!-- Columns: how many cells stand in a row, what fills them, the shape of their pictures; and the words that hold the caret. -->
 <script lang="ts">
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import ChevronRight from '@lucide/svelte/icons/chevron-right';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import Trash from '@lucide/svelte/icons/trash-2';
   import { proofOf } from '$lib/api/client';
@@ -8,13 +10,22 @@
   import { count } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
   import type { Piece } from './pieces';
+  import type { GroundAttrs } from './schema';
   import PieceMoves from './PieceMoves.svelte';
-  import TextMarks from './TextMarks.svelte';
+  import GroundFields from './GroundFields.svelte';
+  import WordsHere from './WordsHere.svelte';
+  import WordsPlaceFields from './WordsPlaceFields.svelte';
 
   let { desk, piece }: { desk: Desk; piece: Piece } = $props();
   const columns = $derived(piece.columns!);
   const filled = $derived(columns.cells.filter((cell) => cell.figure).length);
   const row = $derived(desk.site.rows.find((one) => one.cells === columns.inRow));
+  /** The cell whose ground is being set. */
+  let opened = $state<string | null>(null);
+  const groundWords = (cell: string, { picture, colour }: GroundAttrs) =>
+    (picture && (desk.look?.figures[cell]?.title ?? 'a picture')) ||
+    (colour && (desk.site.bands.colours.find((one) => one.colour === colour)?.name ?? colour)) ||
+    'nothing';
   const inWords = $derived(desk.marks.kind !== 'columns');
 </script>
 
@@ -110,6 +121,20 @@
           onclick={() => desk.cells.takeOut(piece, cell.id)}><Trash size={14} /></button
         >
       </li>
+      <li class="pb-1">
+        <button
+          class="dk-button bare"
+          aria-expanded={opened === cell.id}
+          onclick={() => (opened = opened === cell.id ? null : cell.id)}
+          >{#if opened === cell.id}<ChevronDown size={14} />{:else}<ChevronRight size={14} />{/if}Behind cell {i + 1}:
+          <span class="truncate text-quiet">{groundWords(cell.id, cell.ground)}</span></button
+        >
+        {#if opened === cell.id}
+          <div class="-mx-4 border-y border-hair bg-wash">
+            <GroundFields {desk} id={cell.id} ground={cell.ground} name="cell" />
+          </div>
+        {/if}
+      </li>
     {/each}
   </ol>
   <button
@@ -118,4 +143,12 @@
     onclick={() => desk.cells.add(piece.id)}>Add a cell</button
   >
 </div>
-{#if inWords}<TextMarks {desk} />{/if}
+{#if columns.cells.some((cell) => cell.ground.colour || cell.ground.picture)}
+  <WordsPlaceFields
+    place={columns}
+    mostPx={desk.site.bands.mostHeightPx}
+    stands={null}
+    onset={(change) => desk.cells.set(piece.id, change)}
+  />
+{/if}
+{#if inWords}<WordsHere {desk} />{/if}

@@ -14,6 +14,7 @@
   import FilePick from '$lib/ui/FilePick.svelte';
   import { count, weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
+  import { slotAt } from './geometry';
 
   let { desk }: { desk: Desk } = $props();
   let query = $state('');
@@ -23,9 +24,15 @@
     const figure = desk.chosenPiece?.figure;
     const columns = desk.chosenColumns?.columns;
     const cell = columns && desk.cellOf(columns);
+    const over = columns?.cells.find(({ id }) => id === desk.swapping);
+    if (cell && over) {
+      const heightPx = desk.look?.grounds[over.id]?.on.desktop.heightCssPx;
+      const widthPx = slotAt(cell.width, desk.site.classes.referencePx.desktop);
+      return { size: cell.place, shape: heightPx ? `${Math.round(widthPx)}:${Math.max(1, Math.round(heightPx))}` : '' };
+    }
     if (cell)
       return { size: cell.place, shape: (figure ? figure.shape : (columns.shape ?? desk.site.cellShape)) ?? '' };
-    const band = desk.chosenPiece?.band && desk.chosen ? desk.look?.bands[desk.chosen] : null;
+    const band = desk.chosenPiece?.band && desk.chosen ? desk.look?.grounds[desk.chosen] : null;
     if (band) {
       const { desktop } = desk.site.classes.referencePx;
       return { size: 'edge', shape: `${desktop}:${Math.max(1, Math.round(band.on.desktop.heightCssPx))}` };

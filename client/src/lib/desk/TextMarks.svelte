@@ -20,6 +20,7 @@
           : chain;
     if (kind === 'paragraph') out.setParagraph().run();
     else if (kind.startsWith('heading')) out.setHeading({ level: Number(kind.at(-1)) as 2 | 3 | 4 }).run();
+    else if (kind === 'button') out.setNode('button').run();
     else if (kind === 'blockquote') out.setParagraph().toggleBlockquote().run();
     else out.setParagraph().toggleList(kind, 'listItem').run();
   }

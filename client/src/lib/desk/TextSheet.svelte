@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Desk } from './desk.svelte';
   import PieceMoves from './PieceMoves.svelte';
-  import TextMarks from './TextMarks.svelte';
+  import WordsHere from './WordsHere.svelte';
 
   let { desk }: { desk: Desk } = $props();
 </script>
@@ -9,4 +9,4 @@
 <div class="border-b border-hair px-4 py-3">
   <PieceMoves {desk} name={desk.chosenPiece?.text || 'Text'} />
 </div>
-<TextMarks {desk} />
+<WordsHere {desk} />

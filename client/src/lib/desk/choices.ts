@@ -1,4 +1,4 @@
-import type { FigureAttrs, FigureException, LookAttrs } from './schema';
+import type { Each, FigureAttrs, FigureException, LookAttrs } from './schema';
 
 export const classes = ['phone', 'tablet', 'desktop'] as const;
 export const sides = ['left', 'centre', 'right'] as const;
@@ -28,6 +28,10 @@ export function exceptionWords(own: FigureException | undefined) {
   ];
   return parts.filter(Boolean).join(', ') || 'as everywhere';
 }
+
+/** A number for each class of screen with one of them changed. */
+export const inEach = (list: Each, i: number, value: number): Each =>
+  list.map((one, at) => (at === i ? value : one)) as Each;
 
 export const lineStyles = ['none', 'solid', 'dashed', 'dotted', 'double'] as const;
 
@@ -66,4 +70,5 @@ export const textKinds = [
   ['bulletList', 'List'],
   ['orderedList', 'Numbers'],
   ['blockquote', 'Quote'],
+  ['button', 'Button'],
 ] as const;

@@ -13,6 +13,7 @@ import {
   extensions,
   newId,
   type BandAttrs,
+  type ButtonAttrs,
   type ColumnsAttrs,
   type FigureAttrs,
   type FigureException,
@@ -46,6 +47,8 @@ export class Desk {
   pictures = $state.raw<Piece[]>([]);
   /** Id of the chosen piece; null shows the page's own sheet. */
   chosen = $state<string | null>(null);
+  /** The button whose words hold the caret. */
+  button = $state.raw<ButtonAttrs | null>(null);
   marks = $state.raw<Marks>({ kind: 'paragraph', bold: false, italic: false, link: null });
   width = $state(1280);
   proofOn = $state(true);
@@ -236,8 +239,23 @@ export class Desk {
     if (figure) this.setAttributes(id, { at: withException(figure.at, c, change) });
   }
 
-  setBand(id: string, change: Partial<BandAttrs>) {
+  /** Of a band or a cell. */
+  setGround(id: string, change: Partial<BandAttrs>) {
     this.setAttributes(id, change);
+  }
+
+  setButton(id: string, change: Partial<ButtonAttrs>) {
+    this.setAttributes(id, change);
+  }
+
+  /** Whether a picture stands anywhere on the page, at whatever width, or behind words. */
+  holds(asset: string) {
+    let found = false;
+    this.editor?.state.doc.descendants(({ attrs }) => {
+      found ||= attrs.asset === asset || attrs.picture === asset;
+      found ||= Object.values((attrs as FigureAttrs).at ?? {}).some((own) => own.asset === asset);
+    });
+    return found;
   }
 
   private setAttributes(id: string, change: object) {
@@ -277,8 +295,7 @@ export class Desk {
   endSwap(asset: string | null) {
     const place = this.swapping;
     this.swapping = null;
-    const piece = this.pieceOf(place);
-    const attrs = piece?.figure ?? piece?.band;
+    const attrs = place ? (this.at(place)?.node.attrs as FigureAttrs | BandAttrs | undefined) : null;
     if (place && asset && attrs) this.setAttributes(place, pictureAttrs(attrs, asset, this.swappingAt));
     this.swappingAt = null;
     this.tryOn(null);
@@ -321,7 +338,7 @@ export class Desk {
   }
 
   insert(
-    kind: 'band' | 'columns' | 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule',
+    kind: 'band' | 'button' | 'columns' | 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule',
     gap: Gap,
   ) {
     if (!this.editor) return;
@@ -335,6 +352,7 @@ export class Desk {
       bulletList: () => schema.node('bulletList', { id }, schema.node('listItem', null, empty())),
       blockquote: () => schema.node('blockquote', { id }, empty()),
       horizontalRule: () => schema.node('horizontalRule', { id }),
+      button: () => schema.node('button', { id }),
       columns: () =>
         schema.node(
           'columns',
@@ -476,7 +494,7 @@ export class Desk {
       const look = await answer(
         api.POST('/api/pages/{id}/look', { params: { path: { id: this.id } }, body: this.bodyTried() }),
       );
-      this.views.draw([...look.blocks, ...look.within]);
+      this.views.draw(look.blocks);
       this.look = look;
       this.moved++;
       this.problem = '';
@@ -505,6 +523,7 @@ export class Desk {
     const words = node ?? around.findLast((one, i) => i > 0 && holds(around[i - 1]!)) ?? around[0] ?? null;
     if (editor.isFocused || selection instanceof NodeSelection)
       this.chosen = (top?.attrs.id as string | undefined) ?? null;
+    this.button = caret.parent.type.name === 'button' ? (caret.parent.attrs as ButtonAttrs) : null;
     this.caretIn = words && words !== top ? (words.attrs.id as string | null) : null;
     if (words && words.type.name !== 'figure')
       this.marks = {

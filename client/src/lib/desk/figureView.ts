@@ -1,15 +1,19 @@
 import type { NodeViewRenderer } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
+import type { ColumnsAttrs } from './schema';
 
-/** A piece in the frame that shows what the server renders for it. */
-type Drawn = { dom: HTMLElement; fill: (html: string | undefined) => void };
+/** A piece in the frame that is drawn as the server renders it. */
+type Drawn = { dom: HTMLElement; fill: (drawn: HTMLElement | undefined) => void };
+type Holder = 'band' | 'columns' | 'cell';
 
 /**
  * The figures on the desk. Each shows the fragment that the server renders for it; a picture element that is the same as
  * before stays in the document, so that nothing flickers.
  */
 export class FigureViews {
-  private html = new Map<string, string>();
+  /** The fragments of the page's own pieces, and in them the part of every piece that stands inside another. */
+  private fragments = new Map<string, { html: string; parts: Map<string, HTMLElement> }>();
+  private parts = new Map<string, HTMLElement>();
   private mounted = new Map<string, Set<Drawn>>();
 
   constructor(private frame: () => Document) {}
@@ -18,23 +22,41 @@ export class FigureViews {
     const dom = this.frame().createElement('figure');
     dom.contentEditable = 'false';
     dom.className = 'fig dk-waiting';
-    return { dom, ...this.followed(node, { dom, fill: (html) => this.fill(dom, html) }), ignoreMutation: () => true };
+    return { dom, ...this.followed(node, { dom, fill: (drawn) => this.fill(dom, drawn) }), ignoreMutation: () => true };
   };
 
-  /** A band's ground is drawn as the server has it; its words are the document's own. */
-  readonly createBand: NodeViewRenderer = ({ node }) => {
-    const dom = this.frame().createElement('div');
-    const contentDOM = this.frame().createElement('div');
-    dom.className = 'band dk-band-empty';
-    contentDOM.className = 'band-words';
-    dom.append(contentDOM);
-    return {
-      dom,
-      contentDOM,
-      ...this.followed(node, { dom, fill: (html) => this.fillBand(dom, contentDOM, html) }),
-      ignoreMutation: (mutation) => mutation.type !== 'selection' && !contentDOM.contains(mutation.target),
+  /** What holds other pieces is drawn as the server has it, with its ground; what stands in it is the document's own. */
+  readonly createHolder =
+    (name: Holder): NodeViewRenderer =>
+    ({ node }) => {
+      const dom = this.frame().createElement('div');
+      let attrs = node.attrs as ColumnsAttrs;
+      const contentDOM = name === 'columns' ? dom : this.frame().createElement('div');
+      dom.className = emptyClass(name, attrs);
+      if (contentDOM !== dom) {
+        contentDOM.className = `${name}-words`;
+        dom.append(contentDOM);
+      }
+      const followed = this.followed(node, {
+        dom,
+        fill: (drawn) => this.fillHolder(emptyClass(name, attrs), dom, contentDOM, drawn),
+      });
+      return {
+        dom,
+        contentDOM,
+        ...followed,
+        update: (now: PmNode) => {
+          attrs = now.attrs as ColumnsAttrs;
+          const isSame = followed.update(now);
+          // Columns that hold nothing yet are not rendered, and stand as they will.
+          if (isSame && !this.parts.has(attrs.id ?? '')) dom.className = emptyClass(name, attrs);
+          return isSame;
+        },
+        ignoreMutation: (mutation) =>
+          mutation.type !== 'selection' &&
+          ((mutation.type === 'attributes' && mutation.target === dom) || !contentDOM.contains(mutation.target)),
+      };
     };
-  };
 
   /** Keeps a piece drawn under the id it has. */
   private followed(node: PmNode, drawn: Drawn) {
@@ -59,28 +81,41 @@ export class FigureViews {
 
   /** Takes the server's fragments, by block id. */
   draw(blocks: { id: string; html: string }[]) {
-    this.html = new Map(blocks.map((block) => [block.id, block.html]));
-    for (const [id, views] of this.mounted) for (const view of views) view.fill(this.html.get(id));
+    const before = [this.fragments, this.parts] as const;
+    this.fragments = new Map(
+      blocks.map(({ id, html }) => [id, before[0].get(id)?.html === html ? before[0].get(id)! : this.read(html)]),
+    );
+    this.parts = new Map([...this.fragments.values()].flatMap(({ parts }) => [...parts]));
+    for (const [id, views] of this.mounted) {
+      const drawn = this.parts.get(id);
+      if (!drawn || drawn !== before[1].get(id)) for (const view of views) view.fill(drawn);
+    }
+  }
+
+  private read(html: string) {
+    const template = this.frame().createElement('template');
+    template.innerHTML = html;
+    const all = template.content.querySelectorAll<HTMLElement>('figure[data-block], div[data-block]');
+    return { html, parts: new Map([...all].map((part) => [part.dataset.block!, part])) };
   }
 
   private mount(id: string | null, drawn: Drawn) {
     if (!id) return;
     drawn.dom.dataset.block = id;
     this.mounted.set(id, (this.mounted.get(id) ?? new Set()).add(drawn));
-    drawn.fill(this.html.get(id));
+    drawn.fill(this.parts.get(id));
   }
 
   private unmount(id: string | null, drawn: Drawn) {
     if (id) this.mounted.get(id)?.delete(drawn);
   }
 
-  private fillBand(dom: HTMLElement, words: HTMLElement, html: string | undefined) {
-    const template = this.frame().createElement('template');
-    template.innerHTML = html ?? '';
-    const drawn = template.content.querySelector<HTMLElement>('.band');
-    dom.className = drawn ? drawn.className : 'band dk-band-empty';
+  private fillHolder(emptyClass: string, dom: HTMLElement, words: HTMLElement, drawn: HTMLElement | undefined) {
+    dom.className = drawn?.className ?? emptyClass;
     dom.style.cssText = drawn?.style.cssText ?? '';
-    const ground = drawn?.querySelector(':scope > :not(.band-words)') ?? null;
+    if (words === dom) return;
+    const ground = drawn?.querySelector(':scope > .ground, :scope > picture, :scope > img')?.cloneNode(true) as
+      HTMLElement | undefined;
     const stands = dom.firstElementChild === words ? null : dom.firstElementChild;
     for (const image of ground?.querySelectorAll('img') ?? []) image.loading = 'eager';
     ground?.setAttribute('contenteditable', 'false');
@@ -89,17 +124,14 @@ export class FigureViews {
     if (ground) dom.prepend(ground);
   }
 
-  private fill(dom: HTMLElement, html: string | undefined) {
-    if (!html) {
+  private fill(dom: HTMLElement, rendered: HTMLElement | undefined) {
+    if (!rendered) {
       // Nothing is drawn for a picture that is no longer in the library; before the first look it is still on its way.
-      if (this.html.size > 0) dom.replaceChildren();
-      if (!dom.hasChildNodes()) dom.className = this.html.size > 0 ? 'fig dk-waiting dk-gone' : 'fig dk-waiting';
+      if (this.fragments.size > 0) dom.replaceChildren();
+      if (!dom.hasChildNodes()) dom.className = this.fragments.size > 0 ? 'fig dk-waiting dk-gone' : 'fig dk-waiting';
       return;
     }
-    const template = this.frame().createElement('template');
-    template.innerHTML = html;
-    const drawn = template.content.querySelector('figure');
-    if (!drawn) return;
+    const drawn = rendered.cloneNode(true) as HTMLElement;
     dom.className = drawn.className;
     dom.style.cssText = drawn.style.cssText;
     // What is worked on is in view or soon will be; waiting for the scroll would show blanks.
@@ -116,15 +148,26 @@ export class FigureViews {
   }
 }
 
+/** Before the server has rendered it, and where it renders nothing. */
+const emptyClass = (name: Holder, { inRow, extent }: ColumnsAttrs) =>
+  ({
+    band: 'band dk-band-empty',
+    columns: `cells cells-${inRow}${extent === 'wide' ? ' cells-wide' : ''}`,
+    cell: 'cell',
+  })[name];
+
 /** What the frame needs beside the site's own style to be worked in: ProseMirror's base styles, and no more. */
 export const frameStyle = `
-.ProseMirror .cell:has(> p:only-child > br:only-child) { min-height: 96px; outline: 1px dashed currentColor; outline-offset: -1px; padding: 12px; }
-.ProseMirror .cell:has(> p:only-child > br:only-child)::before { content: "Empty, " var(--wants, "") ": a picture or words"; display: block; font-size: .875rem; opacity: .65; }
+.ProseMirror .cell:has(> .cell-words > p:only-child > br:only-child) { min-height: 96px; outline: 1px dashed currentColor; outline-offset: -1px; padding: 12px; }
+.ProseMirror .cell:has(> .cell-words > p:only-child > br:only-child)::before { content: "Empty, " var(--wants, "") ": a picture or words"; display: block; font-size: .875rem; opacity: .65; }
 .ProseMirror .cell.dk-over { outline: 3px solid currentColor; }
 .dk-band-empty { outline: 1px dashed currentColor; outline-offset: -8px; }
 .ProseMirror .band-words:has(> p:only-child > br:only-child)::before { content: "Words over the band"; position: absolute; opacity: .65; }
 html { scrollbar-width: none; }
 .ProseMirror { white-space: pre-wrap; outline: none; }
+.ProseMirror .button:has(> br:only-child)::before { content: "What it does"; position: absolute; opacity: .7; }
+.ProseMirror .button { cursor: text; }
+.ProseMirror .button:has(> br:only-child) { min-width: 8em; }
 .ProseMirror .fig { white-space: normal; cursor: default; }
 .ProseMirror .fig img { -webkit-user-drag: none; }
 .ProseMirror li { position: relative; }

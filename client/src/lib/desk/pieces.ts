@@ -1,6 +1,6 @@
 import type { JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
-import type { BandAttrs, ColumnsAttrs, FigureAttrs } from './schema';
+import type { BandAttrs, CellAttrs, ColumnsAttrs, FigureAttrs } from './schema';
 
 /** A piece of the page, for the page map and for what is chosen. */
 export type Piece = {
@@ -11,7 +11,7 @@ export type Piece = {
   /** Of columns: their attributes and, for each cell, the picture in it. */
   columns:
     | (ColumnsAttrs & {
-        cells: { id: string; figure: string | null }[];
+        cells: { id: string; figure: string | null; ground: CellAttrs }[];
         /** The one shape of all its pictures; undefined where they differ or there are none. */
         shape: string | null | undefined;
       })
@@ -53,14 +53,14 @@ export function piecesOf(doc: PmNode): { pieces: Piece[]; inner: Piece[]; pictur
   }
 
   function readColumns(node: PmNode, id: string) {
-    const cells: { id: string; figure: string | null }[] = [];
+    const cells: { id: string; figure: string | null; ground: CellAttrs }[] = [];
     const shapes: (string | null)[] = [];
     node.forEach((cell) => {
       const figures: Piece[] = [];
       cell.forEach((one) => one.type.name === 'figure' && figures.push(read(one, id)));
       inner.push(...figures);
       shapes.push(...figures.map((one) => one.figure!.shape));
-      cells.push({ id: cell.attrs.id as string, figure: figures[0]?.id ?? null });
+      cells.push({ id: cell.attrs.id as string, figure: figures[0]?.id ?? null, ground: cell.attrs as CellAttrs });
     });
     return { ...(node.attrs as ColumnsAttrs), cells, shape: onlyOne(shapes) };
   }

@@ -43,34 +43,38 @@ export type FigureAttrs = {
   look: string | LookAttrs | null;
 };
 
-export type ColumnsAttrs = { id: string | null; inRow: number; extent: 'column' | 'wide' };
-
 /** One number for each class of screen, phone first. */
 export type Each = [number, number, number];
-export type BandAttrs = {
-  id: string | null;
+
+/** How high a piece with grounds is at least, and where its words stand. */
+export type WordsPlace = {
+  leastHeight: Each;
+  across: 'left' | 'centre' | 'right';
+  down: 'top' | 'middle' | 'bottom';
+};
+export type ColumnsAttrs = WordsPlace & { id: string | null; inRow: number; extent: 'column' | 'wide' };
+export type ButtonAttrs = { id: string | null; link: string; kind: 'filled' | 'outline' };
+
+/** What stands behind the words of a band or a cell. */
+export type GroundAttrs = {
   colour: string | null;
   picture: string | null;
   repeats: boolean;
   tint: string;
   tintStrength: Each;
   words: 'dark' | 'light';
-  leastHeight: Each;
-  across: 'left' | 'centre' | 'right';
-  down: 'top' | 'middle' | 'bottom';
 };
+export type CellAttrs = GroundAttrs & { id: string | null };
+export type BandAttrs = CellAttrs & WordsPlace;
 
-const bandDefaults: BandAttrs = {
-  id: null,
+const placeDefaults: WordsPlace = { leastHeight: [0, 0, 0], across: 'left', down: 'middle' };
+const groundDefaults: GroundAttrs = {
   colour: null,
   picture: null,
   repeats: false,
   tint: '#000000',
   tintStrength: [0, 0, 0],
   words: 'dark',
-  leastHeight: [0, 0, 0],
-  across: 'left',
-  down: 'middle',
 };
 
 const figureDefaults: FigureAttrs = {
@@ -121,16 +125,19 @@ const Title = Node.create({
   },
 });
 
+/** Attributes that are kept in the document and not written to the page. */
+const kept = (defaults: object) =>
+  Object.fromEntries(
+    Object.entries(defaults).map(([name, value]) => [name, { default: value as unknown, rendered: false }]),
+  );
+
 const Figure = (views: FigureViews) =>
   Node.create({
     name: 'figure',
     atom: true,
     selectable: true,
     draggable: true,
-    addAttributes: () =>
-      Object.fromEntries(
-        Object.entries(figureDefaults).map(([name, value]) => [name, { default: value, rendered: false }]),
-      ),
+    addAttributes: () => kept(figureDefaults),
     parseHTML: () => [
       { tag: 'figure[data-figure]', getAttrs: (element) => JSON.parse(element.getAttribute('data-figure') ?? '{}') },
     ],
@@ -138,53 +145,47 @@ const Figure = (views: FigureViews) =>
     addNodeView: () => views.create,
   });
 
-const Columns = Node.create({
-  name: 'columns',
-  content: 'cell+',
+/** A piece that holds others: how it is drawn is the server's, what stands in it is the document's own. */
+const holder = (name: 'band' | 'columns' | 'cell', content: string, defaults: object, views: FigureViews) =>
+  Node.create({
+    name,
+    content,
+    defining: name !== 'cell',
+    isolating: name !== 'columns',
+    addAttributes: () => kept(defaults),
+    parseHTML: () => [
+      { tag: `div[data-${name}]`, getAttrs: (element) => JSON.parse(element.getAttribute(`data-${name}`) ?? '{}') },
+    ],
+    renderHTML: ({ node }) => ['div', { [`data-${name}`]: JSON.stringify({ ...node.attrs, id: null }) }, 0],
+    addNodeView: () => views.createHolder(name),
+  });
+
+/** Words that lead somewhere and look like something to press; one line of the page. */
+const Button = Node.create({
+  name: 'button',
+  group: 'block',
+  content: 'text*',
+  marks: '',
   defining: true,
   addAttributes: () => ({
-    inRow: {
-      default: 3,
-      parseHTML: (element) => Number(/cells-(\d)/.exec(element.className)?.[1] ?? 3),
-      renderHTML: ({ inRow, extent }) => ({
-        class: `cells cells-${inRow as number}${extent === 'wide' ? ' cells-wide' : ''}`,
-      }),
-    },
-    extent: {
-      default: 'wide',
-      parseHTML: (element) => (element.classList.contains('cells-wide') ? 'wide' : 'column'),
+    link: {
+      default: '',
       rendered: false,
+      parseHTML: (element) => element.querySelector('a')?.getAttribute('href') ?? '',
+    },
+    kind: {
+      default: 'filled',
+      rendered: false,
+      parseHTML: (element) => (element.querySelector('.button-outline') ? 'outline' : 'filled'),
     },
   }),
-  parseHTML: () => [{ tag: 'div.cells' }],
-  renderHTML: ({ HTMLAttributes }) => ['div', HTMLAttributes, 0],
+  parseHTML: () => [{ tag: 'p.action', contentElement: 'a', priority: 60 }],
+  renderHTML: ({ node, HTMLAttributes }) => [
+    'p',
+    { ...HTMLAttributes, class: 'action' },
+    ['a', { class: node.attrs.kind === 'outline' ? 'button button-outline' : 'button', title: node.attrs.link }, 0],
+  ],
 });
-
-const Cell = Node.create({
-  name: 'cell',
-  content: '(block|figure)+',
-  isolating: true,
-  parseHTML: () => [{ tag: 'div.cell' }],
-  renderHTML: ({ HTMLAttributes }) => ['div', { ...HTMLAttributes, class: 'cell' }, 0],
-});
-
-/** A strip from edge to edge: what stands behind it is drawn by the server, what stands in it is text and pictures. */
-const Band = (views: FigureViews) =>
-  Node.create({
-    name: 'band',
-    content: '(block|figure|columns)+',
-    defining: true,
-    isolating: true,
-    addAttributes: () =>
-      Object.fromEntries(
-        Object.entries(bandDefaults).map(([name, value]) => [name, { default: value, rendered: false }]),
-      ),
-    parseHTML: () => [
-      { tag: 'div[data-band]', getAttrs: (element) => JSON.parse(element.getAttribute('data-band') ?? '{}') },
-    ],
-    renderHTML: ({ node }) => ['div', { 'data-band': JSON.stringify({ ...node.attrs, id: null }) }, 0],
-    addNodeView: () => views.createBand,
-  });
 
 /** A link as it is kept in the document; it goes nowhere while the page is being worked on. */
 const Link = Mark.create({
@@ -195,7 +196,7 @@ const Link = Mark.create({
   renderHTML: ({ mark }) => ['a', { title: mark.attrs.href }, 0],
 });
 
-const withId = ['paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'horizontalRule', 'columns', 'cell'];
+const withId = ['button', 'paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'horizontalRule'];
 export const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
 
 /** Every piece of the page keeps one id for good; a piece that was split or pasted gets one of its own. */
@@ -239,9 +240,10 @@ export const extensions = (views: FigureViews): Extensions => [
   Page,
   Title,
   Figure(views),
-  Columns,
-  Cell,
-  Band(views),
+  holder('columns', 'cell+', { id: null, inRow: 3, extent: 'wide', ...placeDefaults }, views),
+  holder('cell', '(block|figure)+', { id: null, ...groundDefaults }, views),
+  holder('band', '(block|figure|columns)+', { id: null, ...groundDefaults, ...placeDefaults }, views),
+  Button,
   Link,
   Ids,
   StarterKit.configure({

@@ -39,17 +39,7 @@
       on('page', (sent) => sent.id === id && void desk?.heard(sent.version)),
       on('site', async () => desk?.restyled(await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 }))),
       // Words or a keep area changed in the library show here at once.
-      on(
-        'library',
-        (sent) =>
-          desk &&
-          desk.pictures.some(
-            ({ figure, band }) =>
-              (figure?.asset ?? band?.picture) === sent.id ||
-              Object.values(figure?.at ?? {}).some((own) => own.asset === sent.id),
-          ) &&
-          void desk.askLook(),
-      ),
+      on('library', (sent) => sent.id && desk?.holds(sent.id) && void desk.askLook()),
     ];
     return () => offs.forEach((off) => off());
   });

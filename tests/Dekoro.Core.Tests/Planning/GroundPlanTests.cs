@@ -7,7 +7,7 @@ using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Tests.Planning;
 
-public sealed class BandPlanTests
+public sealed class GroundPlanTests
 {
     private static readonly SiteStyle Style = new();
 
@@ -25,7 +25,7 @@ public sealed class BandPlanTests
     public void A_picture_behind_covers_its_band_at_every_width() => Gen.Select(Gen.Int[0, 1500], Gen.Int[0, 1500], Gen.Int[0, 1500], Gen.Int[320, 2560]).Sample((p, t, d, viewport) =>
     {
         var plan = Plan(Band(Behind(), new(p, t, d), Sample.Text("p1", "Words")));
-        var (band, drawn) = (plan.Bands["band"], plan.Figures["band"].Main.Slot.At(viewport));
+        var (band, drawn) = (plan.Grounds["band"], plan.Figures["band"].Main.Slot.At(viewport));
         var height = band.On[Style.Classes.ClassOf(viewport)].HeightCssPx;
         Assert.True(height >= new PerClass<int>(p, t, d)[Style.Classes.ClassOf(viewport)]);
         Assert.True(drawn >= viewport - 1e-6 && drawn * 3 / 4 >= height - 1e-6);
@@ -37,7 +37,7 @@ public sealed class BandPlanTests
     public void A_band_is_as_high_as_its_words_between_their_spaces()
     {
         var plan = Plan(Band(Ground.None, default, Sample.Text("p1", "Words"), Sample.Text("p2", "More words")));
-        Assert.Equal(2 * PageLayout.BandPaddingPx + 2 * Style.TextPx * Style.LineHeight + 24, plan.Bands["band"].On.Desktop.HeightCssPx, 6);
+        Assert.Equal(2 * PageLayout.BandPaddingPx + 2 * Style.TextPx * Style.LineHeight + 24, plan.Grounds["band"].On.Desktop.HeightCssPx, 6);
         Assert.Empty(plan.Figures);
     }
 
@@ -57,12 +57,12 @@ public sealed class BandPlanTests
         var words = Sample.Text("p1", "Words over a white picture");
         var hard = Plan(Band(Behind() with { Words = WordsTone.Light }, default, words), Srgb.White);
         Assert.Contains("hard to read on phone and tablet and desktop: 1.0 : 1, where they need 4.5 : 1; set the least tint.", Assert.Single(hard.Notices, n => n.BlockId == "band").Sentence, StringComparison.Ordinal);
-        var mend = hard.Bands["band"].Mend!;
+        var mend = hard.Grounds["band"].Mend!;
         Assert.Equal((WordsTone.Light, Srgb.Black), (mend.Words, mend.Tint));
         var mended = Plan(Band(Behind() with { Words = WordsTone.Light, TintStrength = mend.Strength }, default, words), Srgb.White);
-        Assert.All(WidthClasses.All, c => Assert.True(mended.Bands["band"].On[c].Contrast!.Value.IsEnough));
+        Assert.All(WidthClasses.All, c => Assert.True(mended.Grounds["band"].On[c].Contrast!.Value.IsEnough));
         Assert.DoesNotContain(mended.Notices, n => n.BlockId == "band");
-        Assert.Null(mended.Bands["band"].Mend);
+        Assert.Null(mended.Grounds["band"].Mend);
     }
 
     [Fact]
@@ -72,28 +72,70 @@ public sealed class BandPlanTests
         var (tint, picture) = (new Srgb(t.Item1, t.Item2, t.Item3), new Srgb(p.Item1, p.Item2, p.Item3));
         var ground = Behind() with { Words = tone, Tint = tint };
         var plan = Plan(Band(ground, default, Sample.Text("p1", "Words")), picture);
-        var (band, notice) = (plan.Bands["band"], plan.Notices.SingleOrDefault(n => n.BlockId == "band"));
+        var (band, notice) = (plan.Grounds["band"], plan.Notices.SingleOrDefault(n => n.BlockId == "band"));
         Assert.Equal(band.HardToRead.Any(), notice is not null);
         if (band.Mend is not { } mend) return;
         Assert.NotNull(notice);
         Assert.Contains(mend.Words != tone ? "words would be readable" : mend.Tint != tint ? "another colour" : "least tint", notice.Sentence, StringComparison.Ordinal);
         var mended = Plan(Band(ground with { Words = mend.Words, Tint = mend.Tint, TintStrength = mend.Strength }, default, Sample.Text("p1", "Words")), picture);
-        Assert.Empty(mended.Bands["band"].HardToRead);
+        Assert.Empty(mended.Grounds["band"].HardToRead);
     });
 
     [Fact]
     public void Without_a_measured_picture_nothing_is_claimed_and_on_a_colour_it_is()
     {
-        Assert.Null(Plan(Band(Behind(), default, Sample.Text("p1", "Words"))).Bands["band"].On.Phone.Contrast);
-        var onColour = Plan(Band(Ground.None with { Colour = Srgb.Black, Words = WordsTone.Light }, default, Sample.Text("p1", "Words"))).Bands["band"].On.Phone;
+        Assert.Null(Plan(Band(Behind(), default, Sample.Text("p1", "Words"))).Grounds["band"].On.Phone.Contrast);
+        var onColour = Plan(Band(Ground.None with { Colour = Srgb.Black, Words = WordsTone.Light }, default, Sample.Text("p1", "Words"))).Grounds["band"].On.Phone;
         Assert.Equal(Srgb.Parse(Style.Colours.Paper).ContrastWith(Srgb.Black), onColour.Contrast!.Value.Ratio, 6);
+    }
+
+    [Fact]
+    public void A_picture_behind_a_cell_covers_it_and_all_cells_of_a_row_are_as_high_as_the_highest() => Gen.Select(Gen.Int[2, 6], Gen.Int[0, 600], Gen.Int[1, 60], Gen.Int[320, 2560]).Sample((inRow, least, words, viewport) =>
+    {
+        CellBlock Cell(string id, int count) => new(id, Behind(), [Sample.Text("p" + id, string.Join(' ', Enumerable.Repeat("kites", count)))]);
+        var columns = new ColumnsBlock("c", inRow, Extent.Wide, new(least, least, least), Side.Left, Down.Bottom, [Cell("a", words), Cell("b", 1)]);
+        var plan = PagePlanner.Plan(Sample.Page(columns), new PlanFacts(Style, new[] { Sample.Picture() }.ToDictionary(p => p.Id), Sample.Site, []));
+        var (c, cell) = (Style.Classes.ClassOf(viewport), plan.Layout.CellOf(inRow, Extent.Wide).At(viewport));
+        var (high, low) = (plan.Grounds["a"].On[c].HeightCssPx, plan.Grounds["b"].On[c].HeightCssPx);
+        Assert.True(high >= Math.Max(least, 2 * PageLayout.CellPaddingPx + Style.TextPx * Style.LineHeight) - 1e-6);
+        // On a phone each has a row of its own.
+        if (c != WidthClass.Phone) Assert.Equal(high, low, 9);
+        Assert.Equal(Math.Max(cell, high * 4 / 3), plan.Figures["a"].Main.Slot.At(viewport), 3);
+    });
+
+    [Fact]
+    public void Words_in_a_cell_of_a_band_are_read_on_the_ground_of_the_cell()
+    {
+        Ground On(Srgb colour, WordsTone words) => Ground.None with { Colour = colour, Words = words };
+        var columns = new ColumnsBlock("c", 2, Extent.Column, default, Side.Left, Down.Top, [new("own", On(Srgb.Black, WordsTone.Light), [Sample.Text("p1", "Light on black")]), new("plain", Ground.None, [Sample.Text("p2", "Light on white")])]);
+        var plan = Plan(Band(On(Srgb.White, WordsTone.Light), default, columns));
+        Assert.Equal(["band"], plan.Notices.Select(n => n.BlockId));
+        Assert.Equal(Srgb.Parse(Style.Colours.Paper).ContrastWith(Srgb.Black), plan.Grounds["own"].On.Desktop.Contrast!.Value.Ratio, 6);
+        Assert.DoesNotContain("plain", plan.Grounds.Keys);
+    }
+
+    [Fact]
+    public void A_picture_in_a_cell_with_a_ground_stands_within_its_padding()
+    {
+        var columns = new ColumnsBlock("c", 2, Extent.Column, default, Side.Left, Down.Top, [new("own", Ground.None with { Colour = Srgb.Black }, [Sample.Figure("f1", size: new FigureSize.OfCell())])]);
+        var plan = Plan(Band(Ground.None, default, columns));
+        Assert.Equal(plan.Layout.CellOf(2, Extent.Column).At(1280) - 2 * PageLayout.CellPaddingPx, plan.Figures["f1"].Main.Slot.At(1280), 6);
+    }
+
+    [Fact]
+    public void A_button_that_leads_nowhere_waits_and_says_so()
+    {
+        var plan = Plan(Band(Ground.None, default, new ButtonBlock("b1", "Come and see", "", ButtonKind.Filled), new ButtonBlock("b2", "Visit", "page:visit", ButtonKind.Filled), new ButtonBlock("b3", "Gone", "page:gone", ButtonKind.Filled)));
+        Assert.Equal("The button “Come and see” leads nowhere: say where it leads.", Assert.Single(plan.Notices, n => n.BlockId == "b1").Sentence);
+        Assert.Empty(plan.Notices.Where(n => n.BlockId == "b2"));
+        Assert.StartsWith("The link on “Gone” leads nowhere.", Assert.Single(plan.Notices, n => n.BlockId == "b3").Sentence, StringComparison.Ordinal);
     }
 
     [Fact]
     public void Large_words_need_less()
     {
         HeadingBlock heading = new("h", 2, [new TextRun("Large")]);
-        var on = Plan(Band(Ground.None with { Colour = Srgb.White }, default, heading)).Bands["band"].On;
+        var on = Plan(Band(Ground.None with { Colour = Srgb.White }, default, heading)).Grounds["band"].On;
         Assert.Equal(3, on.Desktop.Contrast!.Value.Needed);
     }
 

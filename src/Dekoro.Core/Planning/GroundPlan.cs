@@ -7,36 +7,35 @@ using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Planning;
 
-/// <summary>A band on one class of screen, at the class's reference width.</summary>
-/// <param name="Position">CSS object-position of the picture behind, steered by its keep area; null where none covers the band.</param>
+/// <summary>A band or cell on one class of screen, at the class's reference width.</summary>
+/// <param name="Position">CSS object-position of the picture behind, steered by its keep area; null where none covers it.</param>
 /// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not measured.</param>
-public sealed record BandOnClass(double HeightCssPx, string? Position, Contrast? Contrast);
+public sealed record GroundOnClass(double HeightCssPx, string? Position, Contrast? Contrast);
 
-/// <summary>What makes a band's words readable on every screen.</summary>
+/// <summary>What makes the words of a band or cell readable on every screen.</summary>
 /// <param name="Words">As they are, or turned where no tint does for them as they are.</param>
 /// <param name="Tint">As it is, or the plain one that goes with the words.</param>
 /// <param name="Strength">The least for each class.</param>
-public sealed record BandMend(WordsTone Words, Srgb Tint, PerClass<int> Strength);
+public sealed record GroundMend(WordsTone Words, Srgb Tint, PerClass<int> Strength);
 
-/// <summary>Everything decided about a band.</summary>
+/// <summary>Everything decided about what stands behind the words of a band or cell.</summary>
 /// <param name="Behind">The picture behind it, as it is placed; null for none.</param>
 /// <param name="Mend">Null where its words are readable as they are, or nothing makes them so.</param>
-public sealed record BandPlan(BandBlock Block, FigurePlan? Behind, PerClass<BandOnClass> On, BandMend? Mend)
+public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClass<GroundOnClass> On, GroundMend? Mend)
 {
-    public static BandPlan Of(BandBlock band, FigurePlan? behind, ColourGrid? grid, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout)
+    public static GroundPlan Of(GroundedBlock block, FigurePlan? behind, ColourGrid? grid, LaidPage page, PageLayout layout)
     {
-        var ground = band.Ground;
+        var ground = block.Ground;
         var known = behind is null || grid is not null;
         var seen = new PerClass<int>().Select((c, _) =>
         {
-            var laid = PageFlow.Of(band, pictureOf, layout, c);
-            var box = laid[0].Box;
+            var box = page.BoxesOn(c)[block.Id];
             var window = behind is null || ground.Repeats ? (Cut?)null : Cut.To(AspectRatio.Of(box.Width, box.Height), behind.Main.Picture.Size, behind.Main.Picture.KeepOrMiddle);
-            var grounds = known ? GroundsOf(laid, band, behind?.Main.Picture, window, grid, layout) : [];
-            return (Grounds: grounds, On: new BandOnClass(box.Height, window?.ObjectPosition(behind!.Main.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
+            var grounds = known ? GroundsOf([.. page.On(c).Where(l => l.Over == block.Id && !l.Lines.IsEmpty)], box, ground, behind?.Main.Picture, window, grid, layout) : [];
+            return (Grounds: grounds, On: new GroundOnClass(box.Height, window?.ObjectPosition(behind!.Main.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
         });
         var on = seen.Select((_, s) => s.On);
-        return new(band, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null);
+        return new(block, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null);
     }
 
     /// <summary>The classes on which its words are hard to read, with how far they fall short.</summary>
@@ -44,7 +43,7 @@ public sealed record BandPlan(BandBlock Block, FigurePlan? Behind, PerClass<Band
         WidthClasses.All.Where(c => On[c].Contrast is { IsEnough: false }).Select(c => (c, On[c].Contrast!.Value));
 
     /// <summary>The first that does: a tint of the colour that is set, then a plain one, then the words turned with either.</summary>
-    private static BandMend? MendOf(Ground ground, PerClass<List<WordsGround>> grounds, PageLayout layout)
+    private static GroundMend? MendOf(Ground ground, PerClass<List<WordsGround>> grounds, PageLayout layout)
     {
         var tones = new[] { ground.Words, ground.Words == WordsTone.Dark ? WordsTone.Light : WordsTone.Dark };
         foreach (var (tone, tint) in tones.SelectMany(tone => new[] { ground.Tint, tone == WordsTone.Light ? Srgb.Black : Srgb.White }.Select(tint => (tone, tint))))
@@ -58,17 +57,14 @@ public sealed record BandPlan(BandBlock Block, FigurePlan? Behind, PerClass<Band
     private static Srgb WordsOf(WordsTone tone, PageLayout layout) => Srgb.Parse(tone == WordsTone.Light ? layout.Style.Colours.Paper : layout.Style.Colours.Ink);
 
     /// <summary>What lies under each piece of words, in squares of <see cref="Readability.SamplePx"/>.</summary>
-    private static List<WordsGround> GroundsOf(ImmutableArray<Laid> laid, BandBlock band, PictureFacts? picture, Cut? window, ColourGrid? grid, PageLayout layout)
+    private static List<WordsGround> GroundsOf(ImmutableArray<Laid> said, BoxPx box, Ground ground, PictureFacts? picture, Cut? window, ColourGrid? grid, PageLayout layout)
     {
-        var box = laid[0].Box;
-        var behind = band.Ground.Colour ?? Srgb.Parse(layout.Style.Colours.Paper);
-        if (picture is null) return [.. Said().Select(l => new WordsGround(NeededBy(l), [.. Enumerable.Repeat(behind, Readability.Parts)]))];
+        var behind = ground.Colour ?? Srgb.Parse(layout.Style.Colours.Paper);
+        if (picture is null) return [.. said.Select(l => new WordsGround(NeededBy(l), [.. Enumerable.Repeat(behind, Readability.Parts)]))];
         return
         [
-            .. Said().Select(l => new WordsGround(NeededBy(l), [.. l.Lines.SelectMany(Squares).SelectMany(PartsOf).Select(Below)])),
+            .. said.Select(l => new WordsGround(NeededBy(l), [.. l.Lines.SelectMany(Squares).SelectMany(PartsOf).Select(Below)])),
         ];
-
-        IEnumerable<Laid> Said() => laid.Where(l => !l.Lines.IsEmpty);
 
         static double NeededBy(Laid words) => words.Style!.IsLarge(isBold: false) ? Readability.LargeNeeds : Readability.TextNeeds;
 
@@ -79,11 +75,11 @@ public sealed record BandPlan(BandBlock Block, FigurePlan? Behind, PerClass<Band
             {
                 // One tile after the other: where in its own tile a square lies.
                 var (tileWidth, tileHeight) = TilePx(picture);
-                return grid.MeanOf(square.Left % tileWidth / tileWidth, (square.Top - box.Top) % tileHeight / tileHeight, square.Width / tileWidth, square.Height / tileHeight, behind);
+                return grid.MeanOf((square.Left - box.Left) % tileWidth / tileWidth, (square.Top - box.Top) % tileHeight / tileHeight, square.Width / tileWidth, square.Height / tileHeight, behind);
             }
             // The window fills the box: source px for each CSS px is the same both ways, but for the rounding of the cut.
             var (sx, sy) = (w.Width / box.Width, w.Height / box.Height);
-            return grid.MeanOf((w.X + square.Left * sx) / picture.Size.Width, (w.Y + (square.Top - box.Top) * sy) / picture.Size.Height,
+            return grid.MeanOf((w.X + (square.Left - box.Left) * sx) / picture.Size.Width, (w.Y + (square.Top - box.Top) * sy) / picture.Size.Height,
                 square.Width * sx / picture.Size.Width, square.Height * sy / picture.Size.Height, behind);
         }
     }

@@ -1,0 +1,145 @@
+<!-- What stands behind the words of a band or cell: whether they can be read, the picture, the colour and the tint. -->
+<script lang="ts">
+  import { proofOf } from '$lib/api/client';
+  import FilePick from '$lib/ui/FilePick.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import { uploads } from '$lib/library/uploads.svelte';
+  import { classes, inEach } from './choices';
+  import ColourChoice from './ColourChoice.svelte';
+  import type { Desk } from './desk.svelte';
+  import FitTable from './FitTable.svelte';
+  import type { Each, GroundAttrs } from './schema';
+
+  let { desk, id, ground, name }: { desk: Desk; id: string; ground: GroundAttrs; name: 'band' | 'cell' } = $props();
+  const look = $derived(desk.look?.grounds[id]);
+  const behind = $derived(desk.look?.figures[id]);
+  const offer = $derived(desk.site.bands);
+  const set = (change: Partial<GroundAttrs>) => desk.setGround(id, change);
+  let open = $state({ ground: true, tint: true });
+  const percent = (strength: number) => Math.round((100 * strength) / offer.tintSteps);
+  const read = $derived(classes.filter((c) => look?.on[c].contrast));
+  const mend = $derived(look?.mend);
+  const colourName = (colour: string | null) =>
+    colour === null ? 'none' : (offer.colours.find((one) => one.colour === colour)?.name ?? colour);
+  const groundWords = $derived(
+    [behind?.title ?? (ground.picture ? 'picture' : ''), ground.colour ? `on ${colourName(ground.colour)}` : '']
+      .filter((words) => words)
+      .join(' ') || 'nothing',
+  );
+
+  async function fromFiles(files: File[]) {
+    const [asset] = (await uploads.add(files)).filter((one) => one !== null);
+    if (asset) set({ picture: asset });
+  }
+</script>
+
+<section class="border-b border-hair px-4 py-2.5" aria-label="Reading the words">
+  <h3 class="mb-1 font-semibold">Reading the words</h3>
+  {#if look && read.length > 0}
+    <table class="dk-tabular w-full">
+      <tbody>
+        {#each read as c (c)}
+          {@const { ratio, needed, isEnough } = look.on[c].contrast!}
+          <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
+            <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
+            <td class="text-right">{ratio.toFixed(1)} : 1</td>
+            <td class="pl-3"
+              ><span class="dk-fit" data-fit={isEnough ? 'sharp' : 'coarse'}
+                >{isEnough ? 'readable' : `hard, needs ${needed}`}</span
+              ></td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if mend}
+      {@const turned = mend.words !== ground.words || mend.tint !== ground.tint}
+      <button
+        class="dk-button main mt-1.5"
+        onclick={() =>
+          set({ words: mend.words, tint: mend.tint, tintStrength: classes.map((c) => mend.strength[c]) as Each })}
+        >{turned ? `Take ${mend.words} words, tint ${colourName(mend.tint)}` : 'Set the least tint'}</button
+      >
+    {:else if read.some((c) => !look.on[c].contrast!.isEnough)}
+      <p class="mt-1">No tint makes these words readable: choose another picture or colour behind them.</p>
+    {/if}
+  {:else}
+    <p class="text-quiet">Words typed in the {name} are measured on what stands behind them.</p>
+  {/if}
+  <div class="mt-2 flex gap-1.5" role="group" aria-label="Words are">
+    <button class="dk-button" aria-pressed={ground.words === 'dark'} onclick={() => set({ words: 'dark' })}
+      >dark words</button
+    >
+    <button class="dk-button" aria-pressed={ground.words === 'light'} onclick={() => set({ words: 'light' })}
+      >light words</button
+    >
+  </div>
+</section>
+<Group name="Behind" value={groundWords} bind:open={open.ground}>
+  <div class="flex gap-3">
+    {#if behind}<img src={proofOf(behind.picture, 160)} alt="" class="h-17 w-17 object-contain object-left" />{/if}
+    <div>
+      <button class="dk-button" aria-pressed={desk.swapping === id} onclick={() => desk.beginSwap(id)}
+        >{ground.picture ? 'Change the picture' : 'Picture from the library'}</button
+      >
+      {#if ground.picture}
+        <a class="dk-button mt-1.5" href="/library/room/{ground.picture}?from={encodeURIComponent(desk.id)}"
+          >Room<span class="dk-key">F</span></a
+        >
+      {/if}
+    </div>
+  </div>
+  <div class="mt-1.5 flex flex-wrap gap-1.5">
+    <FilePick label="Picture for the {name}" onfiles={(files) => void fromFiles(files)}>From this computer</FilePick>
+    {#if ground.picture}
+      <button class="dk-button" onclick={() => set({ picture: null, repeats: false })}>Without it</button>
+    {/if}
+  </div>
+  {#if ground.picture}
+    <label class="mt-2 flex min-h-6 items-center gap-1.5">
+      <input
+        type="checkbox"
+        checked={ground.repeats}
+        onchange={(event) => set({ repeats: event.currentTarget.checked })}
+      />a pattern, repeated at its own size
+    </label>
+    {#if behind && !ground.repeats}<div class="mt-1"><FitTable {desk} look={behind} /></div>{/if}
+  {/if}
+  <h4 class="dk-label mt-3">Colour behind</h4>
+  <ColourChoice
+    label="Colour behind"
+    colours={offer.colours}
+    value={ground.colour}
+    none="none"
+    onset={(colour) => set({ colour })}
+  />
+</Group>
+<Group
+  name="Tint"
+  value={ground.tintStrength.some((one) => one > 0)
+    ? `${colourName(ground.tint)}, ${ground.tintStrength.map(percent).join(', ')} %`
+    : 'none'}
+  bind:open={open.tint}
+>
+  <ColourChoice
+    label="Colour of the tint"
+    colours={offer.colours}
+    value={ground.tint}
+    onset={(colour) => set({ tint: colour ?? ground.tint })}
+  />
+  {#each classes as c, i (c)}
+    <label class="dk-tabular mt-2 grid grid-cols-[60px_1fr_44px] items-center gap-2">
+      {c}
+      <input
+        type="range"
+        class="range range-xs w-full"
+        aria-label="Tint on {c}"
+        min="0"
+        max={offer.tintSteps}
+        value={ground.tintStrength[i]}
+        oninput={(event) => set({ tintStrength: inEach(ground.tintStrength, i, Number(event.currentTarget.value)) })}
+      />
+      <span class="text-right">{percent(ground.tintStrength[i]!)} %</span>
+    </label>
+  {/each}
+</Group>
