@@ -5,6 +5,9 @@ public static class Assets
 {
     public static IReadOnlyList<string> Fonts { get; } = ["newsreader-latin-wght-normal.woff2", "newsreader-latin-wght-italic.woff2"];
 
+    /// <summary>For pages with a video that another site plays, or one behind words.</summary>
+    public const string VideoScript = "video.js";
+
     public static byte[] Bytes(string name)
     {
         using var stream = Open(name);

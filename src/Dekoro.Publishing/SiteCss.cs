@@ -52,7 +52,7 @@ public static class SiteCss
             css.AppendLine(CultureInfo.InvariantCulture, $$"""
                 {{Media(c, style.Classes)}} {
                   :root { --pad: {{Px(style.PaddingPx[c])}}; }
-                  .fig img { aspect-ratio: var(--shape-{{Name(c)}}, auto); }
+                  .fig :is(img, video) { aspect-ratio: var(--shape-{{Name(c)}}, auto); }
                   {{Figures(layout, c)}}
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .cells > * { min-height: var(--least-{{Name(c)}}, 0); }

@@ -70,6 +70,7 @@ public static class Host
         api.MapStates();
         api.MapIntake();
         api.MapArchives();
+        api.MapVideos();
         api.MapSite();
         api.MapPublish();
         app.MapMedia();

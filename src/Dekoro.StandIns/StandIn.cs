@@ -1,4 +1,5 @@
 using Dekoro.StandIns.Archive;
+using Dekoro.StandIns.Video;
 
 namespace Dekoro.StandIns;
 
@@ -16,6 +17,8 @@ public static class StandIn
     public static StandInAnswer? Answer(Uri address)
     {
         var path = address.AbsolutePath;
+        if (path.StartsWith(VideoHost.Prefix, StringComparison.Ordinal))
+            return VideoHost.Answer(path[VideoHost.Prefix.Length..], address.Query, address.GetLeftPart(UriPartial.Authority) + VideoHost.Prefix);
         return path.StartsWith(ArchiveService.Prefix, StringComparison.Ordinal)
             ? ArchiveService.Answer(path[ArchiveService.Prefix.Length..], address.GetLeftPart(UriPartial.Authority) + ArchiveService.Prefix)
             : null;

@@ -125,6 +125,9 @@ public sealed record FigureBlock(
 
     public LookChoice Look { get; init; } = LookChoice.None;
 
+    /// <summary>Plays where the picture stands; null for a picture alone.</summary>
+    public VideoChoice? Video { get; init; }
+
     /// <summary>Every picture that stands here on one class of screen or another.</summary>
     public IEnumerable<string> Assets => WidthClasses.All.Select(c => Exceptions[c]?.AssetId).Prepend(AssetId).OfType<string>().Distinct();
 

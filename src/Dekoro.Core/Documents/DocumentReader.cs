@@ -148,7 +148,8 @@ public sealed class DocumentReader
     {
         var picture = Text(attrs, "picture", at, "", 64);
         return new(OptionalColour(attrs, "colour", at), picture.Length > 0 ? picture : null, Flag(attrs, "repeats", at),
-            OptionalColour(attrs, "tint", at) ?? Documents.Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark));
+            OptionalColour(attrs, "tint", at) ?? Documents.Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark),
+            picture.Length > 0 && Text(attrs, "video", at, "", 64) is { Length: > 0 } video ? video : null);
     }
 
     private ButtonBlock Button(JsonElement node, string path)
@@ -214,7 +215,20 @@ public sealed class DocumentReader
         {
             Exceptions = Exceptions(attrs, at, cut.Shape),
             Look = Look(attrs, at),
+            Video = Video(attrs, at),
         };
+    }
+
+    private VideoChoice? Video(JsonElement attrs, string at)
+    {
+        if (!attrs.TryGetProperty("video", out var video) || video.ValueKind == JsonValueKind.Null) return null;
+        at += "video.";
+        if (video.ValueKind == JsonValueKind.Object && Text(video, "file", at, "", 64) is { Length: > 0 } file)
+            return new VideoChoice.Own(file, Text(video, "captions", at, "", 64) is { Length: > 0 } captions ? captions : null, Flag(video, "controls", at), Flag(video, "loops", at), Flag(video, "startsItself", at));
+        if (video.ValueKind == JsonValueKind.Object && Text(video, "player", at, "", 2000) is { } player && VideoChoice.Hosted.IsPlayer(player))
+            return new VideoChoice.Hosted(Text(video, "address", at, "", 2000), player, Text(video, "title", at, "", 300));
+        Refuse(at, "A video is a file of the library, or a player at an https address.");
+        return null;
     }
 
     /// <summary>The id of one of the site's looks, or one written out.</summary>

@@ -44,6 +44,7 @@ public static class DocumentWriter
         ("tint", ground.Tint.ToString()),
         ("tintStrength", Each(ground.TintStrength)),
         ("words", Written(ground.Words)),
+        ("video", ground.VideoId),
     ];
 
     /// <summary>A number for each class of screen, phone first.</summary>
@@ -63,7 +64,15 @@ public static class DocumentWriter
         ("linkKind", Written(f.Link.Kind)),
         ("linkTarget", f.Link.Target),
         ("at", Exceptions(f.Exceptions)),
-        ("look", Written(f.Look)));
+        ("look", Written(f.Look)),
+        ("video", Written(f.Video)));
+
+    private static JsonObject? Written(VideoChoice? video) => video switch
+    {
+        VideoChoice.Own own => new() { ["file"] = own.FileId, ["captions"] = own.CaptionsId, ["controls"] = own.Controls, ["loops"] = own.Loops, ["startsItself"] = own.StartsItself },
+        VideoChoice.Hosted hosted => new() { ["address"] = hosted.Address, ["player"] = hosted.Player, ["title"] = hosted.Title },
+        _ => null,
+    };
 
     private static JsonNode? Written(LookChoice look) => look.Own is { } own ? JsonSerializer.SerializeToNode(LookValues.Of(own), DocumentReader.Values) : look.NamedId;
 

@@ -7,9 +7,10 @@ namespace Dekoro.Core.Documents;
 /// <summary>What stands behind words: a colour, a picture over it, and a tint over both.</summary>
 /// <param name="Colour">Null: the page's own.</param>
 /// <param name="AssetId">Null: no picture.</param>
+/// <param name="VideoId">A file of the library that plays over the picture, silently and again and again; null for none. It takes a picture, for those who want no movement.</param>
 /// <param name="Repeats">A pattern: the picture is laid side by side at half its px, sharp on dense screens too.</param>
 /// <param name="TintStrength">0 to 256 for each class of screen.</param>
-public sealed record Ground(Srgb? Colour, string? AssetId, bool Repeats, Srgb Tint, PerClass<int> TintStrength, WordsTone Words)
+public sealed record Ground(Srgb? Colour, string? AssetId, bool Repeats, Srgb Tint, PerClass<int> TintStrength, WordsTone Words, string? VideoId = null)
 {
     public static Ground None { get; } = new(null, null, false, Srgb.Black, default, WordsTone.Dark);
 }

@@ -21,12 +21,19 @@ public static class TextRuns
     /// <summary>A figure's link as it would be written in text; null for none, and for its own large file.</summary>
     public static string? LinkOf(FigureBlock figure) => figure.Link.Kind switch
     {
+        // A press on it plays.
+        _ when figure.Video is not null => null,
         FigureLinkKind.Page => Link.Page.Scheme + figure.Link.Target,
         FigureLinkKind.Address => figure.Link.Target,
         _ => null,
     };
 
+    /// <summary>Files of the library that play on a page, or are shown while one plays.</summary>
+    public static IEnumerable<string> FilesPlayedIn(Document page) =>
+        page.Figures.SelectMany(f => f.Video is VideoChoice.Own own ? new[] { own.FileId, own.CaptionsId } : []).Concat(page.Grounded.Select(b => b.Ground.VideoId)).OfType<string>();
+
     /// <summary>Every link of a page as it is written, whether or not it leads anywhere.</summary>
     public static IEnumerable<string> LinksIn(Document page) =>
-        page.Blocks.SelectMany(In).Select(r => r.Run.Link).Concat(page.Figures.Select(LinkOf)).OfType<string>();
+        page.Blocks.SelectMany(In).Select(r => r.Run.Link).Concat(page.Figures.Select(LinkOf)).OfType<string>()
+            .Concat(FilesPlayedIn(page).Select(id => Link.File.Scheme + id));
 }

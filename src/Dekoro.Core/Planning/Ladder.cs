@@ -30,6 +30,9 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
         return [new(DemandPx(slot.At(shownFrom), Fit.MostRatio, cutWidthPx), 1)];
     }
 
+    /// <summary>The one of its widths that serves a place of this width best where only one can be named.</summary>
+    public Ladder OnlyFor(double slotCssPx) => this with { WidthsPx = [WidthsPx.FirstOrDefault(w => w >= slotCssPx, WidthsPx[^1])] };
+
     /// <summary>The least K widths with which every place is within <see cref="WantedRatio"/>, at most eight.</summary>
     /// <param name="places">The demands of each place of this picture in this cut; at least one place.</param>
     /// <param name="bytes">Expected bytes of a file of a width.</param>

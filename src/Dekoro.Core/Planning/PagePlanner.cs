@@ -107,10 +107,12 @@ public static class PagePlanner
     {
         var picture = facts.Pictures[place.AssetId];
         var formats = FormatsOf(picture, place.Cut);
-        // A pattern is named in a style, which takes one file: that which every browser reads.
-        if (figure.Size is FigureSize.Behind { Repeats: true }) formats = [formats[^1]];
+        // A pattern is named in a style and a video's still in an attribute, which take one file: that which every browser reads.
+        if (figure is { Size: FigureSize.Behind { Repeats: true } } or { Video: VideoChoice.Own }) formats = [formats[^1]];
+        var ladder = LadderOf(picture, place.Cut, slots, facts.Style.Devices);
+        if (figure.Video is VideoChoice.Own) ladder = ladder.OnlyFor(place.Slot.At(facts.Style.Classes.ReferencePx.Desktop));
         var choice = figure.On(WidthClasses.All.First(c => place.On[c])).Cut;
-        return new(place.On, picture, place.Cut, LossOf(choice, picture, place.Cut), place.Slot, LadderOf(picture, place.Cut, slots, facts.Style.Devices), formats);
+        return new(place.On, picture, place.Cut, LossOf(choice, picture, place.Cut), place.Slot, ladder, formats);
     }
 
     private static FigurePlan FigureOf(
@@ -121,8 +123,10 @@ public static class PagePlanner
         var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
+        foreach (var id in TextRuns.FilesPlayedIn(new Document([figure])).Where(id => !facts.Addresses.FileById.ContainsKey(id)))
+            notices.Add(new(figure.Id, "A file of the video that stood here is no longer in the library: choose another, or take it out.", true));
         var fitOf = new PerClass<int>().Select((c, _) => fits.Select(f => f[c]).FirstOrDefault(fit => fit is not null));
-        return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure.Link.Kind == FigureLinkKind.LargeFile ? LargeFileOf(picture) : null);
+        return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure is { Link.Kind: FigureLinkKind.LargeFile, Video: null } ? LargeFileOf(picture) : null);
     }
 
     /// <summary>The words under a figure; empty for none.</summary>

@@ -100,5 +100,6 @@ public sealed record PagePlan(
     public IEnumerable<string> Assets => Figures.Values.SelectMany(f => f.Files).Select(f => f.AssetId);
 
     /// <summary>Every link that leads somewhere, of words and of pictures.</summary>
-    public IEnumerable<Link> LinksOut => Links.Values.Select(r => r.Link).Concat(Figures.Values.Select(f => f.Link)).OfType<Link>();
+    public IEnumerable<Link> LinksOut => Links.Values.Select(r => r.Link).Concat(Figures.Values.Select(f => f.Link)).OfType<Link>()
+        .Concat(TextRuns.FilesPlayedIn(Page.Document).Where(Addresses.FileById.ContainsKey).Select(id => new Link.File(id)));
 }

@@ -28,7 +28,7 @@ internal static class ArchiveEndpoints
 
     public static void MapStandIns(this IEndpointRouteBuilder app) =>
         app.MapGet(StandIns.StandIn.Prefix + "{**path}", (HttpRequest request) =>
-            StandIns.StandIn.Answer(new Uri($"{request.Scheme}://{request.Host}{request.Path}")) is { } answer
+            StandIns.StandIn.Answer(new Uri($"{request.Scheme}://{request.Host}{request.Path}{request.QueryString}")) is { } answer
                 ? Results.Bytes(answer.Content, answer.MediaType)
                 : Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();
 

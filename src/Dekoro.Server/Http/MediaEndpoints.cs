@@ -16,7 +16,7 @@ internal static class MediaEndpoints
 {
     private const string Forever = "public, max-age=31536000, immutable";
     private const string ADay = "public, max-age=86400";
-    private const string PagePolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
+    private const string PagePolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-src 'self' https:; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
     private const string PicturePolicy = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
 
     public static void MapMedia(this IEndpointRouteBuilder app)
@@ -86,6 +86,7 @@ internal static class MediaEndpoints
     private static IResult ProofAsset(string name, Workspace workspace, HttpResponse response)
     {
         if (name == "site.css") return Results.Text(SiteCss.Write(new PageLayout(workspace.Style.Current), isProof: true), "text/css");
+        if (name == Dekoro.Publishing.Assets.VideoScript) return Results.Bytes(Dekoro.Publishing.Assets.Bytes(name), "text/javascript");
         if (!Dekoro.Publishing.Assets.Fonts.Contains(name)) return Results.NotFound();
         response.Headers.CacheControl = Forever;
         return Results.File(Dekoro.Publishing.Assets.Bytes(name), "font/woff2");

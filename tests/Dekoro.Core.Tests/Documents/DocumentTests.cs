@@ -27,6 +27,12 @@ public sealed class DocumentTests
             own.Item2, new(flag, flag ? "own" : null), new(caption, "words"), new(own.Item1, "target"))
         {
             Exceptions = new(own.Item3[0], own.Item3[1], null),
+            Video = (px % 3) switch
+            {
+                0 => null,
+                1 => new VideoChoice.Own("film", flag ? "words" : null, flag, side == Side.Left, side == Side.Right),
+                _ => new VideoChoice.Hosted("https://videos.example/watch/1", flag ? "/standins/video/player/1" : "https://player.example/1", "Kites"),
+            },
             Look = side switch
             {
                 Side.Left => LookChoice.None,

@@ -2188,6 +2188,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/videos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Asks the site of a video how it is shown (oEmbed), and takes its still into the library. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["VideoGiven"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["VideoLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/site": {
         parameters: {
             query?: never;
@@ -3505,6 +3545,15 @@ export interface components {
             isInUse: boolean;
             /** Format: date-time */
             madeAt: string;
+        };
+        VideoGiven: {
+            address: string;
+        };
+        VideoLook: {
+            address: string;
+            player: string;
+            title: string;
+            picture: string;
         };
         Weight: {
             /** Format: double */

@@ -81,6 +81,10 @@
           <DropdownMenu.Item class="dk-item" onSelect={() => ((waiting = gap), picker?.click())}
             >Picture from this computer</DropdownMenu.Item
           >
+          <DropdownMenu.Item
+            class="dk-item"
+            onSelect={() => (desk.addingVideo = { after: gap.after, inside: gap.inside })}>Video</DropdownMenu.Item
+          >
           <DropdownMenu.Separator class="my-1 border-t border-hair" />
           {#each kinds.filter(([, kind]) => kind !== 'band' || !desk.isInBand(gap)) as [name, kind] (kind)}
             <DropdownMenu.Item class="dk-item" onSelect={() => desk.insert(kind, gap)}>{name}</DropdownMenu.Item>

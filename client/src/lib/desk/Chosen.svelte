@@ -18,7 +18,10 @@
     void [desk.moved, scale, resizing];
     const element = figure || whole ? desk.elementOf(desk.chosen) : null;
     if (!element) return null;
-    const { left, top, width, height } = ((figure && element.querySelector('img')) ?? element).getBoundingClientRect();
+    const { left, top, width, height } = (
+      (figure && element.querySelector('img, video')) ??
+      element
+    ).getBoundingClientRect();
     // Hidden at this width, it has no box.
     if (width === 0) return null;
     return { left: left * scale, top: top * scale, width: width * scale, height: height * scale };

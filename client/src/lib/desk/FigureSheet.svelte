@@ -16,6 +16,7 @@
   import LinkField from './LinkField.svelte';
   import PieceMoves from './PieceMoves.svelte';
   import type { FigureAttrs } from './schema';
+  import VideoFields from './VideoFields.svelte';
 
   let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
   const look = $derived(desk.look?.figures[id]);
@@ -23,7 +24,15 @@
   const picture = createQuery(() => onePicture(figure.asset));
   const file = $derived(picture.data?.file);
   const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
-  let open = $state({ cut: false, place: true, words: false, link: false, exceptions: false, look: false });
+  let open = $state({
+    cut: false,
+    place: true,
+    words: false,
+    link: false,
+    exceptions: false,
+    look: false,
+    video: true,
+  });
   let keepProblem = $state('');
   const shapes = $derived(
     figure.shape && !desk.site.shapes.includes(figure.shape) ? [...desk.site.shapes, figure.shape] : desk.site.shapes,
@@ -220,37 +229,43 @@
   {/if}
 </Group>
 
-<Group
-  name="Link"
-  value={figure.linkKind === 'none' ? 'none' : `leads to ${linkKinds[figure.linkKind]}`}
-  bind:open={open.link}
->
-  <label class="dk-label" for="figure-link">A click leads to</label>
-  <select
-    id="figure-link"
-    class="dk-field mb-2"
-    value={figure.linkKind === 'page' ? 'address' : figure.linkKind}
-    onchange={(event) => set({ linkKind: event.currentTarget.value as FigureAttrs['linkKind'], linkTarget: '' })}
+{#if figure.video}<Group
+    name="Video"
+    value={'file' in figure.video ? 'a file of the library' : figure.video.title}
+    bind:open={open.video}
   >
-    <option value="none">{linkKinds.none}</option>
-    <option value="largeFile">{linkKinds.largeFile}</option>
-    <option value="address">a page or an address</option>
-  </select>
-  {#if figure.linkKind === 'page' || figure.linkKind === 'address'}
-    <LinkField
-      value={figure.linkKind === 'page' ? `page:${figure.linkTarget}` : figure.linkTarget}
-      hint="Until there is an address, the picture leads nowhere."
-      onset={(written) =>
-        set(
-          written === null
-            ? { linkKind: 'none', linkTarget: '' }
-            : /^page:[^#]+$/.test(written)
-              ? { linkKind: 'page', linkTarget: written.slice(5) }
-              : { linkKind: 'address', linkTarget: written },
-        )}
-    />
-  {/if}
-</Group>
+    <VideoFields {figure} {set} />
+  </Group>{:else}<Group
+    name="Link"
+    value={figure.linkKind === 'none' ? 'none' : `leads to ${linkKinds[figure.linkKind]}`}
+    bind:open={open.link}
+  >
+    <label class="dk-label" for="figure-link">A click leads to</label>
+    <select
+      id="figure-link"
+      class="dk-field mb-2"
+      value={figure.linkKind === 'page' ? 'address' : figure.linkKind}
+      onchange={(event) => set({ linkKind: event.currentTarget.value as FigureAttrs['linkKind'], linkTarget: '' })}
+    >
+      <option value="none">{linkKinds.none}</option>
+      <option value="largeFile">{linkKinds.largeFile}</option>
+      <option value="address">a page or an address</option>
+    </select>
+    {#if figure.linkKind === 'page' || figure.linkKind === 'address'}
+      <LinkField
+        value={figure.linkKind === 'page' ? `page:${figure.linkTarget}` : figure.linkTarget}
+        hint="Until there is an address, the picture leads nowhere."
+        onset={(written) =>
+          set(
+            written === null
+              ? { linkKind: 'none', linkTarget: '' }
+              : /^page:[^#]+$/.test(written)
+                ? { linkKind: 'page', linkTarget: written.slice(5) }
+                : { linkKind: 'address', linkTarget: written },
+          )}
+      />
+    {/if}
+  </Group>{/if}
 
 <Group name="Look" value={lookName} bind:open={open.look}>
   <LookChoice {desk} {figure} onset={(chosen) => set({ look: chosen })} />

@@ -6,6 +6,7 @@ import { answer, api, sentenceOf, type Draft, type Look, type Schemas, type Site
 import { uploads } from '$lib/library/uploads.svelte';
 import { FigureViews, frameStyle } from './figureView';
 import { slotAt } from './geometry';
+import { stillOf } from './stills';
 import { Keeping } from './keeping.svelte';
 import { Cells, takenOut, type At } from './cells.svelte';
 import { contentOf, holds, isPiece, piecesOf, type Piece } from './pieces';
@@ -61,6 +62,8 @@ export class Desk {
   tried = $state<string | null>(null);
   /** Where the next picture from the drawer goes; null follows the caret. */
   gap = $state.raw<Gap | null>(null);
+  /** Where a video is to be put that is being chosen. */
+  addingVideo = $state.raw<Gap | null>(null);
   canUndo = $state(false);
   canRedo = $state(false);
   /** Counts up whenever something on the page may have moved. */
@@ -330,11 +333,42 @@ export class Desk {
   async placeFiles(files: File[], gap: Gap | null = this.gap) {
     if (!gap && this.chosenColumns) return this.cells.fillFiles(this.chosenColumns.id, files);
     gap ??= this.caretGap();
+    const videos = files.filter((file) => file.type.startsWith('video/'));
+    if (videos.length > 0) {
+      await this.placeVideoFiles(videos, gap);
+      files = files.filter((file) => !videos.includes(file));
+    }
     const ids = await uploads.add(files);
     this.place(
       ids.filter((id) => id !== null),
       gap,
     );
+  }
+
+  private async placeVideoFiles(files: File[], gap: Gap) {
+    const { ids, refused } = await uploads.addOthers(files);
+    this.problem = refused ?? '';
+    for (const [i, file] of ids.entries()) {
+      try {
+        const [still] = await uploads.add([await stillOf(file, files[i]!.name.replace(/\.\w+$/, ''))]);
+        this.addingVideo = gap;
+        if (still) this.placeVideo(still, { file, captions: null, controls: true, loops: false, startsItself: false });
+      } catch (error) {
+        this.problem = sentenceOf(error);
+      }
+    }
+  }
+
+  /** Puts a video in by its still, where it was asked for. */
+  placeVideo(still: string, video: NonNullable<FigureAttrs['video']>) {
+    const gap = this.addingVideo ?? this.caretGap();
+    this.addingVideo = null;
+    if (!this.editor) return;
+    const { state, view } = this.editor;
+    const node = state.schema.node('figure', { id: newId(), asset: still, video });
+    view.dispatch(state.tr.insert(this.posOf(gap), node));
+    this.gap = null;
+    this.choose(node.attrs.id as string, false);
   }
 
   insert(

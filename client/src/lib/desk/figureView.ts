@@ -135,6 +135,7 @@ export class FigureViews {
     dom.className = drawn.className;
     dom.style.cssText = drawn.style.cssText;
     // What is worked on is in view or soon will be; waiting for the scroll would show blanks.
+    for (const video of drawn.querySelectorAll('video')) video.autoplay = false;
     for (const image of drawn.querySelectorAll('img')) {
       image.loading = 'eager';
       image.draggable = false;
@@ -169,6 +170,7 @@ html { scrollbar-width: none; }
 .ProseMirror .button { cursor: text; }
 .ProseMirror .button:has(> br:only-child) { min-width: 8em; }
 .ProseMirror .fig { white-space: normal; cursor: default; }
+.ProseMirror .fig :is(video, .player) { pointer-events: none; }
 .ProseMirror .fig img { -webkit-user-drag: none; }
 .ProseMirror li { position: relative; }
 .ProseMirror a { text-decoration: underline; cursor: text; }

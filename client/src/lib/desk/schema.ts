@@ -41,7 +41,20 @@ export type FigureAttrs = {
   at: Partial<Record<WidthClass, FigureException>> | null;
   /** One of the site's looks by its id, or one of its own. */
   look: string | LookAttrs | null;
+  /** Plays where the picture stands, which is its still. */
+  video: OwnVideo | HostedVideo | null;
 };
+
+/** A file of the library, by id. */
+export type OwnVideo = {
+  file: string;
+  captions: string | null;
+  controls: boolean;
+  loops: boolean;
+  startsItself: boolean;
+};
+/** One that another site plays. */
+export type HostedVideo = { address: string; player: string; title: string };
 
 /** One number for each class of screen, phone first. */
 export type Each = [number, number, number];
@@ -59,6 +72,8 @@ export type ButtonAttrs = { id: string | null; link: string; kind: 'filled' | 'o
 export type GroundAttrs = {
   colour: string | null;
   picture: string | null;
+  /** A file of the library that plays over the picture. */
+  video: string | null;
   repeats: boolean;
   tint: string;
   tintStrength: Each;
@@ -71,6 +86,7 @@ const placeDefaults: WordsPlace = { leastHeight: [0, 0, 0], across: 'left', down
 const groundDefaults: GroundAttrs = {
   colour: null,
   picture: null,
+  video: null,
   repeats: false,
   tint: '#000000',
   tintStrength: [0, 0, 0],
@@ -93,6 +109,7 @@ const figureDefaults: FigureAttrs = {
   cut: null,
   at: null,
   look: null,
+  video: null,
 };
 
 const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|columns|band)+' });

@@ -8,6 +8,8 @@ export type Upload = {
   /** Share that has been sent, 0 to 1. */
   sent: number;
   id: string | null;
+  /** The id of a file that is no picture. */
+  otherId: string | null;
   /** What the person should know: that it was there already, what was taken out, or why it was refused. */
   sentence: string;
 };
@@ -27,11 +29,22 @@ class Uploads {
   add(files: Iterable<File>): Promise<(string | null)[]> {
     const all = [...files].map((file) => {
       const key = this.next++;
-      this.list.push({ key, file, state: 'waiting', sent: 0, id: null, sentence: '' });
+      this.list.push({ key, file, state: 'waiting', sent: 0, id: null, otherId: null, sentence: '' });
       return new Promise<string | null>((resolve) => this.ended.set(key, resolve));
     });
     this.pump();
     return Promise.all(all);
+  }
+
+  /** The same for files that are no pictures: their ids, and why one was refused. */
+  async addOthers(files: Iterable<File>): Promise<{ ids: string[]; refused: string | null }> {
+    const from = this.next;
+    await this.add(files);
+    const mine = this.list.filter(({ key }) => key >= from && key < this.next);
+    return {
+      ids: mine.flatMap(({ otherId }) => otherId ?? []),
+      refused: mine.find(({ state }) => state === 'refused')?.sentence ?? null,
+    };
   }
 
   retry(upload: Upload) {
@@ -65,6 +78,7 @@ class Uploads {
     this.running--;
     upload.state = taken.id || taken.downloadId ? 'done' : 'refused';
     upload.id = taken.id;
+    upload.otherId = taken.downloadId ?? null;
     upload.sentence = taken.error ?? (taken.wasThere ? 'was in the library already' : (taken.note ?? ''));
     this.ended.get(upload.key)?.(taken.id);
     this.ended.delete(upload.key);

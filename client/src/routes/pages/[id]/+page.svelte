@@ -6,6 +6,7 @@
   import { on } from '$lib/api/events';
   import { queryClient, sitePlan } from '$lib/api/queries';
   import { Desk } from '$lib/desk/desk.svelte';
+  import AddVideo from '$lib/desk/AddVideo.svelte';
   import BandSheet from '$lib/desk/BandSheet.svelte';
   import ColumnsSheet from '$lib/desk/ColumnsSheet.svelte';
   import Drawer from '$lib/desk/Drawer.svelte';
@@ -106,4 +107,5 @@
     {#if desk.proofOn}<PhoneProof {desk} />{/if}
   </div>
   <Drawer {desk} />
+  <AddVideo {desk} />
 {/if}

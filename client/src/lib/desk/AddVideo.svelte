@@ -1,0 +1,112 @@
+<!-- A video comes onto the page: a file of the library or of this computer, or one that another site plays. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { otherFiles } from '$lib/library/otherFiles';
+  import { uploads } from '$lib/library/uploads.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import { weight } from '$lib/ui/words';
+  import type { Desk } from './desk.svelte';
+  import { stillOf } from './stills';
+
+  let { desk }: { desk: Desk } = $props();
+  const files = createQuery(() => otherFiles(''));
+  const videos = $derived(files.data?.items.filter((file) => file.kind === 'video' && !file.awaySince) ?? []);
+  let address = $state('');
+  let problem = $state('');
+  let busy = $state('');
+  /** A video of which this browser shows no still: a picture is asked for. */
+  let withoutStill = $state<string | null>(null);
+
+  async function attempt(saying: string, work: () => Promise<void>) {
+    [busy, problem] = [saying, ''];
+    try {
+      await work();
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+    busy = '';
+  }
+
+  const placeOwn = (file: string, title: string) =>
+    attempt('The still is taken.', async () => {
+      withoutStill = file;
+      const [still] = await uploads.add([await stillOf(file, title)]);
+      place(file, still ?? null);
+    });
+
+  function place(file: string, still: string | null) {
+    if (!still) throw new Error('The still could not be kept: choose a picture as the still.');
+    withoutStill = null;
+    desk.placeVideo(still, { file, captions: null, controls: true, loops: false, startsItself: false });
+  }
+
+  const fromFiles = (given: File[]) =>
+    attempt('The video is on its way.', async () => {
+      const { ids, refused } = await uploads.addOthers(given);
+      const found = (await files.refetch()).data?.items.find((one) => ids.includes(one.id) && one.kind === 'video');
+      if (found) await placeOwn(found.id, found.title);
+      else throw new Error(refused ?? 'This is no video: choose an MP4 or WebM file.');
+    });
+
+  const hosted = () =>
+    attempt('The site of the video is asked.', async () => {
+      const video = await answer(api.POST('/api/videos', { body: { address } }));
+      desk.placeVideo(video.picture, { address: video.address, player: video.player, title: video.title });
+      address = '';
+    });
+</script>
+
+<Sheet bind:open={() => desk.addingVideo !== null, (open) => !open && (desk.addingVideo = null)} title="Video">
+  <h3 class="mb-1.5 font-semibold">A file</h3>
+  {#if videos.length > 0}
+    <ul class="mb-2" aria-label="Videos of the library">
+      {#each videos as file (file.id)}
+        <li class="flex items-center gap-3 border-t border-hair py-1">
+          <span class="min-w-0 flex-1 truncate">{file.title}</span>
+          <span class="dk-tabular text-quiet">{file.typeName}, {weight(file.bytes)}</span>
+          <button class="dk-button" disabled={busy !== ''} onclick={() => placeOwn(file.id, file.title)}>Place</button>
+        </li>
+      {/each}
+    </ul>
+  {:else}<p class="mb-2 text-quiet">There is no video in the library yet.</p>{/if}
+  <FilePick label="Video from this computer" accept="video/mp4,video/webm,.mp4,.webm" many={false} onfiles={fromFiles}
+    >From this computer</FilePick
+  >
+  <h3 class="mt-5 mb-1.5 font-semibold">A video on another site</h3>
+  <form
+    class="flex gap-1.5"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void hosted();
+    }}
+  >
+    <input
+      class="dk-field"
+      aria-label="Address of the video’s page"
+      placeholder="https:// and the video’s page"
+      autocomplete="off"
+      spellcheck="false"
+      bind:value={address}
+    />
+    <button class="dk-button main" disabled={!address.trim() || busy !== ''}>Place</button>
+  </form>
+  <p class="mt-1.5 text-quiet">
+    Visitors see its still; the other site is asked for its player only when they press it. To try it here:
+    /standins/video/watch/kites-over-the-dunes
+  </p>
+  {#if busy}<p class="mt-3" role="status">{busy}</p>{/if}
+  {#if problem}
+    <p class="dk-problem mt-3" role="alert">{problem}</p>
+    {#if withoutStill}
+      <FilePick
+        label="A picture as the still"
+        accept="image/*"
+        many={false}
+        onfiles={(given) => void attempt('', async () => place(withoutStill!, (await uploads.add(given))[0] ?? null))}
+        >A picture as the still</FilePick
+      >
+    {/if}
+  {/if}
+</Sheet>

@@ -1,0 +1,100 @@
+import { expect, makePage, openDesk, passesAxe, publish, takeIn, test, text, demoFile } from './dekoro';
+
+type Figure = { type: string; attrs: { asset: string; video: Record<string, unknown> | null } };
+const figureOf = async (url: string, id: string) => ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { document: { content: Figure[] } }).document.content.find((piece) => piece.type === 'figure');
+
+test('A video from this computer stands by its still, gets another, and plays for visitors from the site itself', async ({ page, own }) => {
+  const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
+  const frame = await openDesk(page, own.url, id);
+  const above = (await frame.getByText('Above.').boundingBox())!;
+  await page.mouse.move(above.x + above.width / 2, above.y + above.height + 10);
+  await page.getByRole('button', { name: 'Add here' }).click();
+  await page.getByRole('menuitem', { name: 'Video' }).click();
+  await passesAxe(page, 'adding a video');
+  await page.getByLabel('Video from this computer').setInputFiles([demoFile('museum-door.jpg')]);
+  await expect(page.getByRole('dialog').getByRole('alert')).toHaveText('This is no video: choose an MP4 or WebM file.');
+  await page.getByLabel('Video from this computer').setInputFiles([demoFile('kites-in-the-wind.webm')]);
+  await expect(frame.locator('figure video')).toBeVisible();
+  const first = (await figureOf(own.url, id)) ?? (await expect.poll(() => figureOf(own.url, id)).toBeTruthy(), (await figureOf(own.url, id))!);
+  // 16 : 9 as the film is, sharp up to its own 960 px.
+  const box = (await frame.locator('figure video').boundingBox())!;
+  expect(box.width / box.height).toBeCloseTo(16 / 9, 1);
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await expect(sheet.getByRole('region', { name: 'Fit at each width' })).toContainText('sharp');
+  await sheet.getByLabel('The video, to choose its still').evaluate((video: HTMLVideoElement) => {
+    video.currentTime = 2.5;
+  });
+  await sheet.getByRole('button', { name: 'Take this moment as the still' }).click();
+  await expect.poll(async () => (await figureOf(own.url, id))?.attrs.asset).not.toBe(first.attrs.asset);
+  await sheet.getByLabel('starts by itself, without sound').check();
+  await expect(sheet.getByLabel('controls', { exact: true })).toBeDisabled();
+  await expect.poll(async () => (await figureOf(own.url, id))?.attrs.video?.startsItself).toBe(true);
+  await publish(own.url);
+  await page.goto(`${own.url}/live/`);
+  const video = page.locator('figure video');
+  await expect(video).toHaveAttribute('controls', '');
+  await expect.poll(() => video.evaluate((one: HTMLVideoElement) => one.currentTime > 0 && one.muted)).toBe(true);
+  expect(await video.evaluate((one: HTMLVideoElement) => one.currentSrc)).toContain('/live/files/');
+  expect((await fetch(await video.evaluate((one: HTMLVideoElement) => one.poster))).headers.get('content-type')).toBe('image/jpeg');
+  // The library knows that it plays there, and keeps it.
+  const { items } = (await (await fetch(`${own.url}/api/downloads`)).json()) as { items: { id: string; standsIn: { pageTitle: string }[] }[] };
+  expect(items[0]!.standsIn.map((one) => one.pageTitle)).toEqual(['Home']);
+});
+
+test('By keys alone a video of another site is placed by its address; its player comes only when it is asked for, and without script the still leads there', async ({ page, browser, own }) => {
+  const id = await makePage(own.url, 'Home', [text('Above.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Above.').focus();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Control+Enter');
+  for (let i = 0; i < 20 && (await page.evaluate(() => document.activeElement?.textContent?.trim())) !== 'Video'; i++) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  const address = page.getByLabel('Address of the video’s page');
+  await address.focus();
+  await page.keyboard.type('/standins/video/');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('does not say how its video can be shown');
+  await address.fill('/standins/video/watch/kites-over-the-dunes');
+  await page.keyboard.press('Enter');
+  await expect(frame.locator('a.player img')).toBeVisible();
+  await expect.poll(async () => (await figureOf(own.url, id))?.attrs.video?.player).toBe('/standins/video/player/kites-over-the-dunes');
+  await publish(own.url);
+  const asked: string[] = [];
+  page.on('request', (request) => asked.push(request.url()));
+  await page.goto(`${own.url}/live/`, { waitUntil: 'networkidle' });
+  expect(asked.filter((url) => url.includes('/standins/'))).toEqual([]);
+  const still = (await page.locator('a.player').boundingBox())!;
+  await page.getByRole('link', { name: 'Play the video: Kites over the dunes' }).press('Enter');
+  const player = page.locator('iframe[title="Kites over the dunes"]');
+  await expect(player.contentFrame().getByText('play')).toBeVisible();
+  expect((await player.boundingBox())!).toEqual(still);
+  const plain = await browser.newPage({ javaScriptEnabled: false });
+  await plain.goto(`${own.url}/live/`);
+  await expect(plain.locator('a.player')).toHaveAttribute('href', '/standins/video/watch/kites-over-the-dunes');
+  await plain.close();
+});
+
+test('A film moves behind a band, can be paused, and stays a picture for those who want no movement', async ({ page, browser, own }) => {
+  const taken = await takeIn(own.url, ['windle-sands-june-morning.jpg', 'kites-in-the-wind.webm']);
+  const band = { type: 'band', attrs: { id: 'film', picture: taken[0]!.id, words: 'light', tint: '#000000', tintStrength: [160, 160, 160], leastHeight: [300, 300, 400] }, content: [text('The wind is up')] };
+  const id = await makePage(own.url, 'Home', [band]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('The wind is up').click();
+  await page.getByRole('complementary', { name: 'Sheet' }).getByLabel('Moving picture over it').selectOption('Kites in the wind');
+  await expect.poll(async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { document: { content: { attrs: { video: string } }[] } }).document.content[0]!.attrs.video).toBeTruthy();
+  await publish(own.url);
+  await page.goto(`${own.url}/live/`);
+  const video = page.locator('.band video');
+  const moves = () => video.evaluate((one: HTMLVideoElement) => !one.paused && one.currentTime > 0);
+  await expect.poll(moves).toBe(true);
+  await passesAxe(page, 'a band with a film');
+  await page.getByRole('button', { name: 'Pause the picture behind' }).click();
+  expect(await moves()).toBe(false);
+  await expect(page.getByRole('button', { name: 'Play the picture behind' })).toBeVisible();
+  const calm = await browser.newPage({ reducedMotion: 'reduce' });
+  await calm.goto(`${own.url}/live/`);
+  await expect(calm.locator('.band img.ground')).toBeVisible();
+  expect(await calm.locator('.band video').evaluate((one: HTMLVideoElement) => one.paused && getComputedStyle(one).opacity)).toBe('0');
+  await expect(calm.getByRole('button')).toHaveCount(0);
+  await calm.close();
+});
