@@ -29,7 +29,7 @@ internal static class DemoSite
         {
             await using var content = File.OpenRead(path);
             var taken = await takingIn.TakeAsync(Path.GetFileName(path), content, new Words(), token);
-            if (taken.Id is not null) ids[taken.Name] = taken.Id;
+            if ((taken.Id ?? taken.DownloadId) is { } id) ids[taken.Name] = id;
         });
         foreach (var (file, words) in site.Pictures.Where(p => ids.ContainsKey(p.Key))) Describe(workspace, ids[file], words);
         foreach (var page in site.Pages)
@@ -60,8 +60,15 @@ internal static class DemoSite
                 if ((string?)own["asset"] is { } asset) own["asset"] = ids[asset];
                 if (own["cut"] is JsonObject cut) cut["of"] = ids[(string)cut["of"]!];
             }
+            foreach (var name in attrs["video"] is JsonObject video ? new[] { "file", "captions" }.Where(n => (string?)video[n] is not null) : []) attrs["video"]![name] = ids[(string)attrs["video"]![name]!];
         }
-        if (node is JsonObject band && (string?)band["type"] == "band" && (string?)band["attrs"]!["picture"] is { } picture) band["attrs"]!["picture"] = ids[picture];
+        if (node is JsonObject { } grounded && (string?)grounded["type"] is "band" or "cell")
+        {
+            foreach (var name in new[] { "picture", "video" })
+            {
+                if ((string?)node["attrs"]?[name] is { } file) node["attrs"]![name] = ids[file];
+            }
+        }
         foreach (var child in node["content"]?.AsArray() ?? []) NamePictures(child!, ids);
     }
 }

@@ -130,7 +130,7 @@
           <span class="truncate text-quiet">{groundWords(cell.id, cell.ground)}</span></button
         >
         {#if opened === cell.id}
-          <div class="-mx-4 border-y border-hair bg-wash">
+          <div class="border-l-3 border-edge">
             <GroundFields {desk} id={cell.id} ground={cell.ground} name="cell" />
           </div>
         {/if}

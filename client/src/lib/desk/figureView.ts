@@ -174,6 +174,7 @@ html { scrollbar-width: none; }
 .ProseMirror .fig img { -webkit-user-drag: none; }
 .ProseMirror li { position: relative; }
 .ProseMirror a { text-decoration: underline; cursor: text; }
+.ProseMirror .button { text-decoration: none; }
 .ProseMirror-hideselection *::selection { background: transparent; }
 .ProseMirror img.ProseMirror-separator { display: inline !important; border: none !important; margin: 0 !important; width: 0 !important; height: 0 !important; }
 .ProseMirror h1:has(> br:only-child)::before { content: "Title"; position: absolute; opacity: .45; }
