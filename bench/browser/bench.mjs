@@ -1,67 +1,14 @@
-// Benchmarks of the tool in a real browser, each against a stated rival in the same run.
-//   node bench/browser/bench.mjs                             all
-//   node bench/browser/bench.mjs sheet|keys|many|photos|room one of them
-import { execFileSync, spawn } from 'node:child_process';
+// Benchmarks of the library in a real browser, each against a stated rival in the same run.
+//   node bench/browser/bench.mjs                        all
+//   node bench/browser/bench.mjs sheet|many|photos|room one of them
+import { execFileSync } from 'node:child_process';
 import { mkdtempSync, openAsBlob, readFileSync, readdirSync, rmSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { chromiumHere } from '../../tests/browser/browser.mjs';
-import { deflateSync } from 'node:zlib';
+import { chromium, fill, median, memoryMb, part, root, serve } from './tools.mjs';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '../..');
-const require = createRequire(join(root, 'tests/browser/package.json'));
-const { chromium } = require('@playwright/test');
 const which = process.argv[2];
-const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)];
-const part = (list, share) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))];
-
-async function serve(port, data = mkdtempSync(join(tmpdir(), 'dekoro-bench-'))) {
-  const child = spawn('dotnet', [join(root, 'build/server/Dekoro.Server.dll'), 'serve', '--empty', '--port', port, '--data', data], {
-    env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build') },
-  });
-  await new Promise((resolve) => child.stdout.on('data', (said) => String(said).includes('ready') && resolve()));
-  return { url: `http://127.0.0.1:${port}`, pid: child.pid, stop: () => (child.kill(), rmSync(data, { recursive: true, force: true })) };
-}
-
-/** A picture of its own colours and shape, small enough that five thousand come in within minutes. */
-function picture(i) {
-  const [width, height] = [120 + (i % 7) * 24, 120 + (i % 5) * 18];
-  const rows = Buffer.alloc((width * 3 + 1) * height);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) rows.set([(i * 37 + x) & 255, (i * 91 + y) & 255, (i >> 4) & 255], y * (width * 3 + 1) + 1 + x * 3);
-  const head = Buffer.alloc(13);
-  head.writeUInt32BE(width, 0);
-  head.writeUInt32BE(height, 4);
-  head.set([8, 2], 8);
-  return Buffer.concat([Buffer.from('89504e470d0a1a0a', 'hex'), chunk('IHDR', head), chunk('IDAT', deflateSync(rows, { level: 1 })), chunk('IEND', Buffer.alloc(0))]);
-}
-function chunk(type, data) {
-  const body = Buffer.concat([Buffer.from(type), data]);
-  let sum = ~0;
-  for (const byte of body) {
-    sum ^= byte;
-    for (let k = 0; k < 8; k++) sum = (sum >>> 1) ^ (0xedb88320 & -(sum & 1));
-  }
-  const out = Buffer.alloc(body.length + 8);
-  out.writeUInt32BE(data.length);
-  body.copy(out, 4);
-  out.writeUInt32BE(~sum >>> 0, out.length - 4);
-  return out;
-}
-
-async function fill(url, from, to) {
-  const ids = [];
-  for (let i = from; i < to; i += 100) {
-    const form = new FormData();
-    for (let k = i; k < Math.min(to, i + 100); k++) form.append('file', new Blob([picture(k)]), `bench picture ${k}.png`);
-    const answer = await (await fetch(`${url}/api/files`, { method: 'POST', body: form })).json();
-    ids.push(...answer.files.map((file) => file.id));
-  }
-  return ids;
-}
-
 const browser = await chromium.launch(chromiumHere);
 
 /** From the click on the address to all pictures in view being painted. */
@@ -126,55 +73,7 @@ if (!which || which === 'sheet') {
   server.stop();
 }
 
-/** From a key going down to the frame after it being painted. */
-async function keystrokes(url, pictures) {
-  const ids = (await (await fetch(`${url}/api/files?take=200`)).json()).items.map((item) => item.id);
-  const words = 'The wind comes over the sands before noon and the kites go up one after the other. '.repeat(6);
-  const content = [{ type: 'paragraph', content: [{ type: 'text', text: 'Here.' }] }];
-  for (let i = 0; i < pictures; i++)
-    content.push({ type: 'figure', attrs: { asset: ids[i % ids.length], size: ['third', 'half', 'column'][i % 3], side: 'right', beside: true } }, { type: 'paragraph', content: [{ type: 'text', text: words }] });
-  const json = { 'Content-Type': 'application/json' };
-  const page = await (await fetch(`${url}/api/pages`, { method: 'POST', headers: json, body: JSON.stringify({ kind: 'page', title: `${pictures} pictures` }) })).json();
-  const put = await fetch(`${url}/api/pages/${page.id}/draft`, { method: 'PUT', headers: { ...json, 'If-Match': '"1"' }, body: JSON.stringify({ title: page.title, document: { type: 'doc', content } }) });
-  if (!put.ok) throw new Error(await put.text());
-  const tab = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await tab.goto(`${url}/pages/${page.id}`);
-  const frame = tab.frameLocator('iframe[title^="The page at"]');
-  await frame.getByText('Here.').click();
-  await tab.waitForTimeout(4000);
-  await frame.locator('body').evaluate((body) => {
-    const view = body.ownerDocument.defaultView;
-    view.top.taken = [];
-    view.addEventListener('keydown', () => {
-      const start = view.performance.now();
-      view.requestAnimationFrame(() => view.setTimeout(() => view.top.taken.push(view.performance.now() - start), 0));
-    }, true);
-  });
-  await tab.keyboard.press('End');
-  for (const letter of 'the kites go up one after the other and come down again in the evening with the tide '.repeat(2)) {
-    await tab.keyboard.press(letter === ' ' ? 'Space' : letter);
-    await tab.waitForTimeout(40);
-  }
-  const taken = await tab.evaluate(() => window.taken);
-  await tab.close();
-  return taken;
-}
-
-if (!which || which === 'keys') {
-  const server = await serve('5372');
-  await fill(server.url, 0, 100);
-  const one = await keystrokes(server.url, 1);
-  const hundred = await keystrokes(server.url, 100);
-  const line = (list) => `median ${median(list).toFixed(1)} ms, 95th percentile ${part(list, 0.95).toFixed(1)} ms`;
-  console.log(`Keystroke to paint, ${hundred.length} keys:`);
-  console.log(`  page of 100 pictures: ${line(hundred)}`);
-  console.log(`  page of one picture: ${line(one)}; ratio of medians ${(median(hundred) / median(one)).toFixed(2)}`);
-  server.stop();
-}
-
 const inBench = (...args) => execFileSync(join(root, 'bench/Library/bin/Release/net10.0/Library'), args, { encoding: 'utf8' });
-/** A line of /proc/PID/status in MB. */
-const memoryMb = (pid, line) => Number(new RegExp(`${line}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024;
 /** Seconds of processor that a process has used. */
 const cpuSeconds = (pid) => {
   const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ');

@@ -34,9 +34,18 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
     private const int MostDepth = 200, MostTextLength = 5000;
 
     private static readonly HashSet<string> Unread =
-        ["script", "style", "template", "noscript", "head", "title", "meta", "link", "iframe", "object", "embed", "form", "input", "button", "select", "textarea", "canvas", "svg", "math", "video", "audio", "map"];
+        ["script", "style", "template", "noscript", "head", "title", "meta", "link", "iframe", "object", "embed", "form", "input", "button", "select", "textarea", "canvas", "svg", "video", "audio", "map", "rp"];
+
+    /// <summary>What shows something on a page and cannot be taken as it stands there.</summary>
+    private static readonly Dictionary<string, (string Name, string Sentence)> Shown = new()
+    {
+        ["svg"] = ("A drawing in the text", "Drawings written into a page are not taken from it: save it as an SVG file and add that."),
+        ["iframe"] = ("What stands in a frame", "It belongs to another page: put a video in by its address, or link to the page."),
+        ["video"] = ("A video", "Videos are not taken from a page: add the file, or put it in by its address."),
+        ["audio"] = ("A sound", "Sounds are not taken from a page: add the file and link to it."),
+    };
     private static readonly HashSet<string> InLine =
-        ["a", "abbr", "acronym", "b", "bdi", "bdo", "big", "cite", "code", "data", "del", "dfn", "em", "font", "i", "ins", "kbd", "label", "mark", "q", "s", "samp", "small", "span", "strike", "strong", "sub", "sup", "time", "tt", "u", "var", "wbr", "img", "br", "picture", "source", "o:p"];
+        ["a", "abbr", "acronym", "b", "bdi", "bdo", "big", "cite", "code", "data", "del", "dfn", "em", "font", "i", "ins", "kbd", "label", "mark", "q", "s", "samp", "small", "span", "strike", "strong", "sub", "sup", "time", "tt", "u", "var", "wbr", "img", "br", "picture", "source", "o:p", "ruby", "rb", "rt", "math", "mi", "mo", "mn", "mrow", "msup", "msub", "mtext"];
     private static readonly SiteAddresses NoSite = new(new Dictionary<string, string>(), new HashSet<string>());
 
     private readonly List<Inline> _line = [];
@@ -69,7 +78,9 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
         foreach (var node in parent.ChildNodes)
         {
             if (node is IText text) AddText(text.Data, marks);
-            else if (node is IElement element && !Unread.Contains(element.LocalName) && !IsHidden(element)) Element(element, marks, depth + 1);
+            else if (node is not IElement element || IsHidden(element)) continue;
+            else if (!Unread.Contains(element.LocalName)) Element(element, marks, depth + 1);
+            else if (Shown.TryGetValue(element.LocalName, out var shown) && !_withoutPictures) pieces.LeaveOut(shown.Name, shown.Sentence);
         }
     }
 
@@ -77,6 +88,20 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
     {
         switch (element.LocalName)
         {
+            case "dialog" when !element.HasAttribute("open"): return;
+            case "pre":
+                EndLine();
+                foreach (var line in element.TextContent.Trim('\n').Split('\n'))
+                {
+                    if (_line.Count > 0) _line.Add(new LineBreak());
+                    AddText(line, marks);
+                }
+                EndLine();
+                return;
+            case "rt":
+                // Above the word on a page, after it in a line.
+                AddText($" ({Flat(element.TextContent)}) ", marks);
+                return;
             case "br":
                 // Two in a row are how mail programs write a new paragraph.
                 if (_line is [.., LineBreak]) EndLine();
@@ -136,7 +161,8 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
     private string? LinkOf(string href, string words)
     {
         // A relative address means something only where the page stood.
-        var written = address is not null && Uri.TryCreate(address, href.Trim(), out var whole) ? whole.AbsoluteUri : href.Trim();
+        var isOwnKind = href.TrimStart().StartsWith("tel:", StringComparison.OrdinalIgnoreCase) || href.TrimStart().StartsWith("mailto:", StringComparison.OrdinalIgnoreCase);
+        var written = !isOwnKind && address is not null && Uri.TryCreate(address, href.Trim(), out var whole) ? whole.AbsoluteUri : href.Trim();
         if (written.StartsWith('#') || written.StartsWith("cid:", StringComparison.OrdinalIgnoreCase)) return null;
         var reading = LinkReader.Read(written, NoSite);
         if (reading.Link is null) pieces.LeaveOut($"The link on “{Short(words)}”", reading.Error ?? "It leads nowhere.");
@@ -210,7 +236,7 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
     private void Picture(IHtmlImageElement image, string caption)
     {
         if (_withoutPictures || IsHidden(image)) return;
-        var source = (image.GetAttribute("src") ?? "").Trim();
+        var source = SourceOf(image);
         var name = Cut(Flat(image.GetAttribute("alt") ?? image.GetAttribute("title") ?? ""));
         if (source.Length == 0) return;
         if (Length(image, "width") is <= 2 || Length(image, "height") is <= 2)
@@ -222,6 +248,21 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
         EndLine();
         pieces.Place(found with { Words = found.Words with { Alt = name.Length > 0 ? name : found.Words.Alt } }, caption);
     }
+
+    /// <summary>The best that the page names: the largest it offers, or what is fetched later where a small stand-in is written first.</summary>
+    private static string SourceOf(IHtmlImageElement image)
+    {
+        var src = (image.GetAttribute("src") ?? "").Trim();
+        var later = new[] { "data-src", "data-original", "data-lazy-src" }.Select(image.GetAttribute).FirstOrDefault(one => !string.IsNullOrWhiteSpace(one));
+        if (later is not null && (src.Length == 0 || src.StartsWith("data:", StringComparison.OrdinalIgnoreCase))) src = later.Trim();
+        var offered = image.GetAttribute("srcset") ?? image.GetAttribute("data-srcset") ?? "";
+        return offered.Contains("data:", StringComparison.OrdinalIgnoreCase) ? src : Candidates(offered).Append((Address: src, Size: 1.0)).Where(c => c.Address.Length > 0).MaxBy(c => c.Size).Address ?? "";
+    }
+
+    /// <summary>Of a srcset attribute (HTML, 4.8.4.2.1), with widths and densities on scales of their own.</summary>
+    private static IEnumerable<(string Address, double Size)> Candidates(string srcset) => srcset.Split(", ", StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+        .Select(one => one.TrimEnd(',').Split(' ', StringSplitOptions.RemoveEmptyEntries)).Where(parts => parts.Length > 0)
+        .Select(parts => (parts[0], parts.Length > 1 && double.TryParse(parts[1][..^1], System.Globalization.CultureInfo.InvariantCulture, out var size) ? size : 1));
 
     private FoundPicture? Found(string source, string name)
     {
@@ -254,7 +295,7 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
     private static bool IsHidden(IElement element)
     {
         var style = (element.GetAttribute("style") ?? "").Replace(" ", "", StringComparison.Ordinal);
-        return element.HasAttribute("hidden") || style.Contains("display:none", StringComparison.OrdinalIgnoreCase);
+        return element.HasAttribute("hidden") || new[] { "display:none", "visibility:hidden", "font-size:0;", "font-size:0px" }.Any(one => (style + ";").Contains(one, StringComparison.OrdinalIgnoreCase));
     }
 
     private static int? Length(IElement element, string name) => int.TryParse(element.GetAttribute(name)?.Replace("px", "", StringComparison.OrdinalIgnoreCase), out var px) ? px : null;

@@ -34,11 +34,13 @@ public sealed class Pages(Database database)
     });
 
     /// <summary>An address that the public site had for the page is remembered when another takes its place.</summary>
+    /// <param name="sent">The draft as it came, where later ones may be told by what they change.</param>
     /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is gone.</returns>
-    public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, string by, DateTimeOffset now, bool isNewState = false) => database.Write(c =>
+    public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, string by, DateTimeOffset now, bool isNewState = false, string? sent = null) => database.Write(c =>
     {
         PageStates.Begin(c, id);
+        SentDrafts.Record(c, id);
         c.Run("""
             INSERT INTO old_address (path, page_id) SELECT path, id FROM page
             WHERE id = $id AND version = $version AND path <> $path AND path <> '' AND published IS NOT NULL
@@ -53,6 +55,7 @@ public sealed class Pages(Database database)
             """,
             ("$id", id), ("$version", version), ("$title", title), ("$path", path), ("$summary", summary), ("$draft", draft), ("$now", Written(now))) == 1;
         if (kept) PageStates.Record(c, id, by, now, isNewState);
+        if (kept) SentDrafts.Record(c, id, sent);
         return kept ? version + 1 : (long?)null;
     });
 
@@ -72,9 +75,11 @@ public sealed class Pages(Database database)
         foreach (var (id, _, draft) in drafts)
         {
             PageStates.Begin(c, id);
+            SentDrafts.Record(c, id);
             c.Run("UPDATE page SET draft = $draft, version = version + 1, changed_at = $now WHERE id = $id",
                 ("$id", id), ("$draft", draft), ("$now", Written(now)));
             PageStates.Record(c, id, by, now);
+            SentDrafts.Record(c, id);
         }
         return true;
     });

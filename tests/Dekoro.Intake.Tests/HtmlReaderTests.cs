@@ -44,7 +44,7 @@ public sealed class HtmlReaderTests
         Assert.Equal(["P Text press this"], Shape(read));
         Assert.All(Runs(read), r => Assert.Null(r.Link));
         Assert.Empty(read.Pictures);
-        Assert.Equal(["The link on “press”", "The link on “this”", "Mine", "Near"], read.LeftOut.Select(l => l.Name));
+        Assert.Equal(["The link on “press”", "The link on “this”", "What stands in a frame", "A drawing in the text", "Mine", "Near"], read.LeftOut.Select(l => l.Name));
         Assert.All(read.LeftOut, l => Assert.EndsWith(".", l.Sentence, StringComparison.Ordinal));
     }
 

@@ -38,6 +38,31 @@ public sealed class ApiTests(ServerFixture server) : IClassFixture<ServerFixture
     }
 
     [Fact]
+    public async Task Changes_to_other_pieces_are_joined_and_who_sent_them_may_go_on_from_what_they_sent()
+    {
+        static object Piece(string id, string text) => new { type = "paragraph", attrs = new { id }, content = new[] { new { type = "text", text } } };
+        var id = await server.PageAsync("Joined", Piece("a", "One."), Piece("b", "Two."));
+        (await server.PutAsync(id, 2, "Joined", Piece("a", "One of theirs."), Piece("b", "Two."))).EnsureSuccessStatusCode();
+        var kept = await (await server.PutAsync(id, 2, "Joined", Piece("a", "One."), Piece("b", "Two of mine."))).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken);
+        Assert.Contains("One of theirs.", kept!["joined"]!.ToJsonString(), StringComparison.Ordinal);
+        // Still without having seen theirs.
+        (await server.PatchAsync(id, (long)kept["version"]!, new { op = "replace", path = "/document/content/1", value = Piece("b", "Two of mine, again.") })).EnsureSuccessStatusCode();
+        var now = await server.GetAsync($"/api/pages/{id}/draft");
+        Assert.Equal(["One of theirs.", "Two of mine, again."], now["document"]!["content"]!.AsArray().Select(p => (string)p!["content"]![0]!["text"]!));
+        Assert.Equal((long)now["version"]!, (long)(await (await server.PatchAsync(id, (long)now["version"]!, new { op = "replace", path = "/title", value = "Patched" })).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!["version"]! - 1);
+    }
+
+    [Fact]
+    public async Task A_patch_of_what_is_not_known_or_that_does_not_fit_asks_for_the_whole_and_changes_nothing()
+    {
+        var id = await server.PageAsync("Patch", ServerFixture.Text("Words."));
+        Assert.Equal(412, (int)(await server.PatchAsync(id, 77, new { op = "remove", path = "/document/content/0" })).StatusCode);
+        Assert.Equal(400, (int)(await server.PatchAsync(id, 2, new { op = "remove", path = "/document/content/5" })).StatusCode);
+        Assert.Equal(400, (int)(await server.PatchAsync(id, 2, new { op = "replace", path = "/document", value = "no" })).StatusCode);
+        Assert.Contains("Words.", (await server.GetAsync($"/api/pages/{id}/draft")).ToJsonString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
     public async Task A_document_that_is_not_understood_is_refused_by_path_and_the_draft_stays()
     {
         var id = await server.PageAsync("Rules", ServerFixture.Text("Fly low."));

@@ -50,6 +50,13 @@ public sealed class ServerFixture : IAsyncLifetime
         return id;
     }
 
+    public Task<HttpResponseMessage> PatchAsync(string id, long version, params object[] operations)
+    {
+        var request = new HttpRequestMessage(HttpMethod.Patch, $"/api/pages/{id}/draft") { Content = JsonContent.Create(operations, new MediaTypeHeaderValue("application/json-patch+json")) };
+        request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{version}\""));
+        return Http.SendAsync(request, TestContext.Current.CancellationToken);
+    }
+
     public Task<HttpResponseMessage> PutAsync(string id, long? version, string title, params object[] content)
     {
         var request = new HttpRequestMessage(HttpMethod.Put, $"/api/pages/{id}/draft")

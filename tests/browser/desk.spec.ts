@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { dropFiles, expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
+import { dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
 
 const boxesOf = (blocks: Locator) =>
   blocks.evaluateAll((elements) =>
@@ -261,7 +261,7 @@ test('Two tabs on one draft: neither loses a word', async ({ page, context, own 
   await expect(theirs.locator('p')).toHaveText('First words. Mine.');
 
   // Both type before either hears of the other.
-  await other.route('**/api/pages/*/draft', (route) => (route.request().method() === 'PUT' ? new Promise((go) => setTimeout(() => go(route.continue()), 2500)) : route.continue()));
+  await other.route('**/api/pages/*/draft', (route) => (route.request().method().startsWith('P') ? new Promise((go) => setTimeout(() => go(route.continue()), 2500)) : route.continue()));
   await theirs.getByText('First words.').click();
   await other.keyboard.press('Home');
   await other.keyboard.type('Theirs. ');
@@ -275,6 +275,47 @@ test('Two tabs on one draft: neither loses a word', async ({ page, context, own 
   await expect(theirs.locator('p')).toHaveText('First words. Mine. More of mine.');
   await other.getByRole('button', { name: 'Undo' }).click();
   await expect(theirs.locator('p')).toHaveText('Theirs. First words. Mine.');
+});
+
+test('What two people change in different pieces is joined as they go on; where both changed one, both are shown and joined as chosen', async ({ page, context, own }) => {
+  const paragraph = (id: string, words: string) => ({ ...text(words), attrs: { id } });
+  const id = await makePage(own.url, 'Shared', [paragraph('one', 'First.'), paragraph('two', 'Second.'), paragraph('three', 'Third.')]);
+  const mine = await openDesk(page, own.url, id);
+  const other = await context.newPage();
+  const theirs = await openDesk(other, own.url, id);
+  // Neither hears of the other while both write.
+  for (const window of [page, other]) await window.route('**/api/events', (route) => route.abort());
+  await page.reload();
+  await other.reload();
+  const writes = async (window: typeof page, frame: typeof mine, after: string, words: string) => {
+    await frame.getByText(after).click();
+    await window.keyboard.press('End');
+    await window.keyboard.type(words);
+  };
+  await writes(page, mine, 'First.', ' Mine.');
+  await kept(page);
+  const sent: string[] = [];
+  other.on('request', (request) => request.method().startsWith('P') && request.url().endsWith('/draft') && sent.push(request.method()));
+  await writes(other, theirs, 'Third.', ' Theirs.');
+  await expect(theirs.locator('p')).toHaveText(['First. Mine.', 'Second.', 'Third. Theirs.']);
+  await kept(other);
+  // What is typed further on goes as what changed.
+  await writes(other, theirs, 'Third. Theirs.', ' On');
+  await expect.poll(() => sent.length).toBe(2);
+  await kept(other);
+  await writes(other, theirs, 'Third. Theirs. On', '.');
+  await expect.poll(() => sent).toEqual(['PUT', 'PUT', 'PATCH']);
+  await kept(other);
+  await writes(page, mine, 'Second.', ' Of mine.');
+  await writes(page, mine, 'Third.', ' And mine.');
+  await expect(page.getByText('This page was changed in another window')).toBeVisible();
+  const both = page.getByRole('list', { name: 'Changed on both sides' });
+  await expect(both.getByRole('listitem')).toHaveText('text Mine: Third. And mine. Theirs: Third. Theirs. On.');
+  await passesAxe(page, 'two people on one page');
+  await page.getByRole('button', { name: 'Join both, theirs where we differ' }).click();
+  await expect(mine.locator('p')).toHaveText(['First. Mine.', 'Second. Of mine.', 'Third. Theirs. On.']);
+  await kept(page);
+  expect((await draftOf(own.url, id)).document.content.map((piece) => piece.content![0]!.text)).toEqual(['First. Mine.', 'Second. Of mine.', 'Third. Theirs. On.']);
 });
 
 test('Typing goes on while the line is down, and is caught up by itself', async ({ page, own }) => {
@@ -294,7 +335,7 @@ test('Leaving the desk in the middle of a word keeps the word, also while an ear
   const id = await makePage(own.url, 'Tides', [text('High water.')]);
   const frame = await openDesk(page, own.url, id);
   await page.route('**/api/pages/*/draft', async (route) => {
-    if (route.request().method() === 'PUT') await new Promise((go) => setTimeout(go, 1500));
+    if (route.request().method().startsWith('P')) await new Promise((go) => setTimeout(go, 1500));
     await route.continue();
   });
   await frame.getByText('High water.').click();

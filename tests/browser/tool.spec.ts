@@ -13,7 +13,7 @@ for (const theme of ['paper', 'lamp']) {
     await page.addInitScript((now) => localStorage.setItem('theme', now), theme);
     const check = (where: string) => passesAxe(page, where);
     await page.goto(demoUrl);
-    await expect(page.getByRole('article')).toHaveCount(5);
+    await expect(page.getByRole('article')).toHaveCount(14);
     await check('pages');
     await page.goto(`${demoUrl}/library`);
     await page.getByRole('searchbox', { name: 'Search the library' }).fill('delta dunes');

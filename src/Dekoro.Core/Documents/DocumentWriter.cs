@@ -14,6 +14,9 @@ public static class DocumentWriter
         ["content"] = Array(document.Blocks.Select(Block)),
     };
 
+    /// <summary>One piece, with what stands in it.</summary>
+    public static JsonNode Write(Block block) => Block(block);
+
     /// <summary>How a choice is written: as the enum says it, beginning small.</summary>
     internal static string Written<T>(T value) where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
 

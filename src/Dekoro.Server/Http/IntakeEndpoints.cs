@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
@@ -36,7 +37,8 @@ public sealed record ChosenPicture(string Id, FileChange Words);
 public sealed record KeepProposal(IReadOnlyList<ChosenPicture> Pictures, string? Page = null, string? NewKind = null, string? NewTitle = null, string? After = null);
 
 /// <param name="Page">The page the words stand on now; null where none was asked for.</param>
-public sealed record KeptProposal(IReadOnlyList<Taken> Files, string? Page);
+/// <param name="Words">The words with the pictures that were taken, where they were put on no page: for a desk that has one open.</param>
+public sealed record KeptProposal(IReadOnlyList<Taken> Files, string? Page, JsonNode? Words);
 
 /// <summary>Mail, pasted text, pages and addresses, read into proposals.</summary>
 internal static class IntakeEndpoints
@@ -212,15 +214,15 @@ internal static class IntakeEndpoints
             chosen[picture.Id] = words;
         }
         var (taken, pieces) = proposals.Keep(pending, chosen);
-        if (keep.NewKind is { } kind) return TypedResults.Ok(new KeptProposal(taken, making.Add(kind, keep.NewTitle!, Inserting.Into(Document.Empty, null, pieces, PageMaking.NewBlockId)).Id));
-        if (page is null) return TypedResults.Ok(new KeptProposal(taken, null));
+        if (keep.NewKind is { } kind) return TypedResults.Ok(new KeptProposal(taken, making.Add(kind, keep.NewTitle!, Inserting.Into(Document.Empty, null, pieces, PageMaking.NewBlockId)).Id, null));
+        if (page is null) return TypedResults.Ok(new KeptProposal(taken, null, DocumentWriter.Write(Inserting.Into(Document.Empty, null, pieces, PageMaking.NewBlockId))));
         for (var tries = 0; !making.Insert(page, keep.After, pieces); tries++)
         {
             // Someone typed on that page in the same moment; what they typed stays, and the pieces go in beside it.
             if (tries > 5 || workspace.Pages.Find(page.Id) is not { } now) return Problems.Of(409, "The pictures are in the library, but the page keeps changing under other hands: place them from the drawer.");
             page = now;
         }
-        return TypedResults.Ok(new KeptProposal(taken, page.Id));
+        return TypedResults.Ok(new KeptProposal(taken, page.Id, null));
     }
 
     private static NoContent LetGo(string id, Proposals proposals)

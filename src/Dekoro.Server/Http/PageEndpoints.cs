@@ -34,8 +34,6 @@ public sealed record Markup(string Html);
 /// <param name="Path">Null leaves the address as it is.</param>
 public sealed record DraftChange(string Title, string? Path, string? Summary, JsonElement Document);
 
-public sealed record DraftKept(long Version, string State, DateTimeOffset ChangedAt);
-
 internal static class PageEndpoints
 {
     public static void MapPages(this IEndpointRouteBuilder api)
@@ -45,7 +43,6 @@ internal static class PageEndpoints
         api.MapPatch("/pages/{id}", Switch).WithSummary("Switches a page on or off; nothing is deleted.");
         api.MapPost("/pages/order", Order).WithSummary("Sets the order of the menu.");
         api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
-        api.MapPut("/pages/{id}/draft", PutDraft).WithSummary("Keeps a draft; a stale If-Match gets 409 with what is there now.");
         api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it.");
         api.MapPost("/pages/{id}/markup/{block}", MarkupOf).WithSummary("The markup of one piece of a draft, as the public page will have it.");
         api.MapDelete("/pages/{id}/old-addresses", ForgetOldPath).WithSummary("An address that the page had before leads on to it no longer.");
@@ -65,7 +62,7 @@ internal static class PageEndpoints
         if (page.Kind is not ("page" or "post")) return Problems.Of(400, "Say whether it is a page or a post.", "kind");
         if (PageMaking.TitleError(page.Title) is { } error) return Problems.Of(400, error, "title");
         var made = making.Add(page.Kind, page.Title, Document.Empty);
-        return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftOf(made, workspace, book));
+        return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftEndpoints.DraftOf(made, workspace, book));
     }
 
     private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, Workspace workspace, Events events, BackgroundWork background)
@@ -89,31 +86,7 @@ internal static class PageEndpoints
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
         response.Headers.ETag = Problems.ETagOf(page.Version);
-        return TypedResults.Ok(DraftOf(page, workspace, book));
-    }
-
-    private static Results<Ok<DraftKept>, ProblemHttpResult> PutDraft(
-        string id, DraftChange change, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock,
-        HttpRequest request, HttpResponse response)
-    {
-        if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
-        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
-            return Problems.Of(428, "Say with If-Match which version of the draft this started from.");
-        if (PageMaking.TitleError(change.Title) is { } error) return Problems.Of(400, error, "title");
-        var path = change.Path ?? page.Path;
-        if (path != page.Path && PathError(path, page, workspace) is { } pathError) return Problems.Of(400, pathError, "path");
-        var reading = DocumentReader.Read(change.Document);
-        if (reading.Document is null) return Problems.NotADocument(reading.Errors);
-        var kept = workspace.Pages.SaveDraft(id, version, change.Title.Trim(), path, (change.Summary ?? page.Summary).Trim(),
-            DocumentWriter.Write(reading.Document).ToJsonString(), person.Now, clock.GetUtcNow());
-        var now = workspace.Pages.Find(id)!;
-        if (kept is null)
-            return Problems.Of(409, "This page was changed in another window since you opened it: yours is still here, and nothing was overwritten. Choose which to go on with.",
-                null, ("now", DraftOf(now, workspace, book)), ("yours", change));
-        response.Headers.ETag = Problems.ETagOf(now.Version);
-        events.Send("page", new { id, version = now.Version });
-        background.Prepare();
-        return TypedResults.Ok(new DraftKept(now.Version, book.StateOf(now), now.ChangedAt));
+        return TypedResults.Ok(DraftEndpoints.DraftOf(page, workspace, book));
     }
 
     private static async Task<Results<Ok<Look>, ProblemHttpResult>> LookAt(string id, DraftChange change, Workspace workspace, PlanBook book, Looking looking)
@@ -146,13 +119,4 @@ internal static class PageEndpoints
     private static Results<NoContent, ProblemHttpResult> ForgetOldPath(string id, string path, Workspace workspace) =>
         workspace.Pages.ForgetAddress(path, id) ? TypedResults.NoContent() : Problems.Of(404, "No page had this address before.", "path");
 
-    private static Draft DraftOf(PageRow page, Workspace workspace, PlanBook book) => new(page.Id, page.Kind, page.Title, page.Path, page.Summary, book.StateOf(page), page.Version,
-        page.ChangedAt, DocumentWriter.Write(book.DocumentOf(page)), [.. workspace.Pages.OldAddresses().Where(a => a.PageId == page.Id).Select(a => a.Path)]);
-
-    private static string? PathError(string path, PageRow page, Workspace workspace) =>
-        page.Path.Length == 0 ? "The front page's address is the site's own and stays as it is."
-        : !Slug.IsPath(path) ? "An address holds small letters, digits and hyphens, with slashes between parts, as in news/lantern-night."
-        : path.Split('/')[0] is "media" or "assets" ? "Addresses that begin with media or assets are kept for files: choose another."
-        : !workspace.Pages.PathIsFree(path, page.Id) ? "Another page has this address already: choose another."
-        : null;
 }

@@ -33,6 +33,6 @@ internal static class StateEndpoints
         var now = workspace.Pages.Find(id)!;
         events.Send("page", new { id, version = now.Version });
         background.Prepare();
-        return TypedResults.Ok(new DraftKept(now.Version, book.StateOf(now), now.ChangedAt));
+        return TypedResults.Ok(new DraftKept(now.Version, book.StateOf(now), now.ChangedAt, null));
     }
 }

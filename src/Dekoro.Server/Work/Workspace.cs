@@ -41,6 +41,7 @@ public sealed class Workspace : IDisposable
         Editions = new Editions(Database);
         Pages = new Pages(Database);
         States = new PageStates(Database);
+        Sent = new SentDrafts(Database);
         Releases = new Releases(Database);
         Renditions = new Renditions(Database);
         Searches = new KeptSearches(Database);
@@ -59,6 +60,7 @@ public sealed class Workspace : IDisposable
     public Editions Editions { get; }
     public Pages Pages { get; }
     public PageStates States { get; }
+    public SentDrafts Sent { get; }
     public Releases Releases { get; }
     public Renditions Renditions { get; }
     public KeptSearches Searches { get; }

@@ -1538,7 +1538,7 @@ export interface paths {
                 };
             };
         };
-        /** Keeps a draft; a stale If-Match gets 409 with what is there now. */
+        /** Keeps a draft. Where If-Match is stale, changes to other pieces are joined; to the same ones, 409 with both. */
         put: {
             parameters: {
                 query?: never;
@@ -1569,7 +1569,33 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch?: never;
+        /** The same by a JSON Patch (RFC 6902) of what was last sent; 412 where that is no longer known: send the whole. */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json-patch+json": components["schemas"]["JsonPatchDocument"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DraftKept"];
+                    };
+                };
+            };
+        };
         trace?: never;
     };
     "/api/pages/{id}/look": {
@@ -2799,6 +2825,7 @@ export interface components {
             state: string;
             /** Format: date-time */
             changedAt: string;
+            joined: null | components["schemas"]["Draft"];
         };
         EachChange: {
             changes: components["schemas"]["OneChange"][];
@@ -2989,6 +3016,21 @@ export interface components {
         };
         JsonElement: unknown;
         JsonNode: unknown;
+        JsonPatchDocument: ({
+            /** @enum {string} */
+            op: "add" | "replace" | "test";
+            path: string;
+            value: unknown;
+        } | {
+            /** @enum {string} */
+            op: "move" | "copy";
+            path: string;
+            from: string;
+        } | {
+            /** @enum {string} */
+            op: "remove";
+            path: string;
+        })[];
         KeepArea: {
             /** Format: double */
             x: number;
@@ -3016,6 +3058,7 @@ export interface components {
         KeptProposal: {
             files: components["schemas"]["Taken"][];
             page: null | string;
+            words: null | components["schemas"]["JsonNode"];
         };
         KeptSearch: {
             name: string;

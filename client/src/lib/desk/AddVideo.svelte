@@ -2,13 +2,13 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf } from '$lib/api/client';
+  import { stillOf } from '$lib/library/film';
   import { otherFiles } from '$lib/library/otherFiles';
   import { uploads } from '$lib/library/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
-  import { stillOf } from './stills';
 
   let { desk }: { desk: Desk } = $props();
   const files = createQuery(() => otherFiles(''));

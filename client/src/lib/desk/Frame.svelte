@@ -108,10 +108,13 @@
       'paste',
       (event) => {
         const files = [...(event.clipboardData?.files ?? [])];
-        if (files.length === 0) return;
+        const html = event.clipboardData?.getData('text/html') ?? '';
+        // Pieces of a page of ours are the editor's own to paste; so are words alone.
+        const bringsPictures = /<img\b/i.test(html) && !html.includes('data-pm-slice');
+        if (files.length === 0 && !bringsPictures) return;
         event.preventDefault();
         event.stopPropagation();
-        void desk.placeFiles(files);
+        void (bringsPictures ? desk.placePasted(html) : desk.placeFiles(files));
       },
       true,
     );

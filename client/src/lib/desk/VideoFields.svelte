@@ -2,10 +2,10 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { sentenceOf } from '$lib/api/client';
+  import { filmAt, momentOf } from '$lib/library/film';
   import { otherFiles } from '$lib/library/otherFiles';
   import { uploads } from '$lib/library/uploads.svelte';
   import type { FigureAttrs, OwnVideo } from './schema';
-  import { stillOf, videoAt } from './stills';
 
   let { figure, set }: { figure: FigureAttrs; set: (change: Partial<FigureAttrs>) => void } = $props();
   const own = $derived(figure.video && 'file' in figure.video ? figure.video : null);
@@ -20,7 +20,7 @@
     problem = '';
     try {
       const title = files.data?.items.find((file) => file.id === own!.file)?.title ?? 'the video';
-      const [still] = await uploads.add([await stillOf(own!.file, title, player?.currentTime ?? null)]);
+      const [still] = await uploads.add([await momentOf(player!, title)]);
       if (still) set({ asset: still, cut: null });
     } catch (error) {
       problem = sentenceOf(error);
@@ -33,7 +33,7 @@
   <video
     bind:this={player}
     class="w-full bg-black"
-    src={videoAt(own.file)}
+    src={filmAt(own.file)}
     controls
     preload="metadata"
     aria-label="The video, to choose its still"

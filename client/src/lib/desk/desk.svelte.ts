@@ -3,10 +3,10 @@ import { Editor, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { answer, api, sentenceOf, type Draft, type Look, type Schemas, type SiteLook } from '$lib/api/client';
+import { stillOf } from '$lib/library/film';
 import { uploads } from '$lib/library/uploads.svelte';
 import { FigureViews, frameStyle } from './figureView';
 import { slotAt } from './geometry';
-import { stillOf } from './stills';
 import { Keeping } from './keeping.svelte';
 import { Cells, takenOut, type At } from './cells.svelte';
 import { contentOf, holds, isPiece, piecesOf, type Piece } from './pieces';
@@ -36,6 +36,8 @@ export class Desk {
   draft = $state.raw<Draft | null>(null);
   look = $state.raw<Look | null>(null);
   problem = $state('');
+  /** What became of something that was pasted or dropped; empty where all of it came. */
+  said = $state('');
   title = $state('');
   path = $state('');
   summary = $state('');
@@ -88,7 +90,11 @@ export class Desk {
   ) {
     this.site = site;
     this.views = new FigureViews(() => this.frame!.contentDocument!);
-    this.keeping = new Keeping(id, () => this.body());
+    this.keeping = new Keeping(
+      id,
+      () => this.body(),
+      (draft) => this.show(draft),
+    );
   }
 
   readonly chosenPiece = $derived(this.pieceOf(this.chosen));
@@ -345,16 +351,48 @@ export class Desk {
     );
   }
 
+  /** Words with pictures from elsewhere: read and cleaned by the server, the pictures taken into the library. */
+  async placePasted(html: string, gap: Gap = this.caretGap()) {
+    this.said = 'What you pasted is being read.';
+    try {
+      const found = await answer(api.POST('/api/intake/pasted', { body: { html, address: null } }));
+      const kept = await answer(
+        api.POST('/api/intake/{id}/keep', {
+          params: { path: { id: found.id } },
+          body: {
+            pictures: found.pictures.map(({ file }) => ({ id: file.id, words: {} })),
+            page: null,
+            newKind: null,
+            newTitle: null,
+            after: null,
+          },
+        }),
+      );
+      if (!this.editor) return;
+      const { state, view } = this.editor;
+      const nodes = ((kept.words as JSONContent | null)?.content ?? []).map((piece) =>
+        state.schema.nodeFromJSON(piece),
+      );
+      view.dispatch(state.tr.insert(this.posOf(gap), nodes));
+      const refused = kept.files
+        .filter((file) => file.error)
+        .map((file) => ({ name: file.name, sentence: file.error! }));
+      this.said = [...found.leftOut, ...refused].map(({ name, sentence }) => `${name}: ${sentence}`).join(' ');
+    } catch (error) {
+      this.said = sentenceOf(error);
+    }
+  }
+
   private async placeVideoFiles(files: File[], gap: Gap) {
     const { ids, refused } = await uploads.addOthers(files);
-    this.problem = refused ?? '';
+    this.said = refused ?? '';
     for (const [i, file] of ids.entries()) {
       try {
         const [still] = await uploads.add([await stillOf(file, files[i]!.name.replace(/\.\w+$/, ''))]);
         this.addingVideo = gap;
         if (still) this.placeVideo(still, { file, captions: null, controls: true, loops: false, startsItself: false });
       } catch (error) {
-        this.problem = sentenceOf(error);
+        this.said = sentenceOf(error);
       }
     }
   }
@@ -499,13 +537,35 @@ export class Desk {
     if (now.version > this.keeping.version && this.keeping.state === 'kept') this.show(now);
   }
 
-  /** One step, so that undo brings back what stood here. */
+  /** Joined with what the other window kept, with these or with their pieces where both changed the same. */
+  takeJoined(which: 'withYours' | 'withTheirs') {
+    const { joined, theirs } = this.keeping;
+    if (!joined || !theirs) return;
+    this.put({
+      ...theirs,
+      ...joined[which],
+      path: joined[which].path ?? '',
+      summary: joined[which].summary ?? '',
+    } as Draft);
+    this.keeping.keepMine();
+  }
+
   private show(draft: Draft) {
+    this.put(draft);
+    this.keeping.tookTheirs(draft);
+  }
+
+  /** One step, so that undo brings back what stood here; pieces that are the same stay, and the caret in them. */
+  private put(draft: Draft) {
     if (!this.editor) return;
     const { state, view } = this.editor;
-    const doc = state.schema.nodeFromJSON(contentOf(draft));
-    view.dispatch(state.tr.replaceWith(0, state.doc.content.size, doc.content));
-    this.keeping.tookTheirs(draft);
+    const [was, now] = [state.doc, state.schema.nodeFromJSON(contentOf(draft))];
+    const most = Math.min(was.childCount, now.childCount);
+    let [head, tail] = [0, 0];
+    while (head < most && was.child(head).eq(now.child(head))) head++;
+    while (tail < most - head && was.child(was.childCount - 1 - tail).eq(now.child(now.childCount - 1 - tail))) tail++;
+    const fresh = now.slice(posOf(now, head), posOf(now, now.childCount - tail)).content;
+    view.dispatch(state.tr.replaceWith(posOf(was, head), posOf(was, was.childCount - tail), fresh));
   }
 
   /** After the piece that holds the caret or is chosen; at the end where nothing is. */
@@ -651,4 +711,11 @@ function withException(at: FigureAttrs['at'], c: WidthClass, change: FigureExcep
   const all = { ...at, [c]: own };
   if (Object.keys(own).length === 0) delete all[c];
   return Object.keys(all).length > 0 ? all : null;
+}
+
+/** Where the piece with this number begins. */
+function posOf(doc: PmNode, number: number) {
+  let pos = 0;
+  for (let i = 0; i < number; i++) pos += doc.child(i).nodeSize;
+  return pos;
 }

@@ -1,5 +1,12 @@
 import { answer, api, Problem, sentenceOf, type Draft, type Schemas } from '$lib/api/client';
+import { patchOf } from './patch';
 
+/** Comes with a refusal, which the description of the interface leaves open. */
+type JoinedDrafts = {
+  clashes: { blockId: string | null; what: string; yours: string; theirs: string }[];
+  withYours: Schemas['DraftChange'];
+  withTheirs: Schemas['DraftChange'];
+};
 export type KeepState = 'kept' | 'waiting' | 'sending' | 'refused' | 'split';
 
 const restMs = 700;
@@ -17,13 +24,19 @@ export class Keeping {
   page = $state('');
   /** What another window kept meanwhile; then a person decides. */
   theirs = $state.raw<Draft | null>(null);
+  /** Where both changed the same pieces: those pieces, and the page joined in both ways. */
+  joined = $state.raw<JoinedDrafts | null>(null);
   version = 0;
   private timer = 0;
   private changedSince = false;
+  /** As the server has it: the next is told by what changed. */
+  private sent: Schemas['DraftChange'] | null = null;
 
   constructor(
     private id: string,
     private body: () => Schemas['DraftChange'],
+    /** Another window's changes were joined with those that were just sent. */
+    private onjoined: (draft: Draft) => void,
   ) {}
 
   begin(draft: Draft) {
@@ -46,14 +59,17 @@ export class Keeping {
     this.state = 'sending';
     this.changedSince = false;
     try {
-      await this.send(this.body());
+      const joined = await this.send(this.body());
       this.state = 'kept';
       this.problem = '';
       if (this.changedSince) {
         // The copy here is of a version that is past now: it would not be taken up again.
         this.store();
         this.later(restMs);
-      } else localStorage.removeItem(this.key);
+      } else {
+        localStorage.removeItem(this.key);
+        if (joined) this.onjoined(joined);
+      }
     } catch (error) {
       this.fail(error);
     }
@@ -67,8 +83,13 @@ export class Keeping {
 
   keepMine() {
     if (!this.theirs) return;
-    this.version = this.theirs.version;
-    this.theirs = null;
+    this.goOnFrom(this.theirs);
+  }
+
+  /** What is on the desk now, perhaps joined, is kept in place of what the other window kept. */
+  private goOnFrom(theirs: Draft) {
+    this.version = theirs.version;
+    [this.theirs, this.joined, this.sent] = [null, null, null];
     this.state = 'waiting';
     void this.now();
   }
@@ -76,7 +97,7 @@ export class Keeping {
   tookTheirs(draft: Draft) {
     clearTimeout(this.timer);
     this.begin(draft);
-    this.theirs = null;
+    [this.theirs, this.joined, this.sent] = [null, null, null];
     this.state = 'kept';
     this.problem = '';
     localStorage.removeItem(this.key);
@@ -108,17 +129,36 @@ export class Keeping {
     this.timer = window.setTimeout(() => void this.now(), ms);
   }
 
+  /** @returns the page as it is kept, where that is not what was sent alone. */
   private async send(body: Schemas['DraftChange']) {
-    const kept = await answer(
-      api.PUT('/api/pages/{id}/draft', {
-        params: { path: { id: this.id } },
-        headers: { 'If-Match': `"${this.version}"` },
-        body,
-      }),
-    );
+    const kept =
+      (await this.sendChange(body)) ?? (await answer(api.PUT('/api/pages/{id}/draft', { ...this.at, body })));
+    this.sent = body;
     this.version = kept.version;
     this.keptAt = kept.changedAt;
     this.page = kept.state;
+    return kept.joined ?? null;
+  }
+
+  /** Only what changed; null where the server asks for the whole. */
+  private async sendChange(body: Schemas['DraftChange']) {
+    if (!this.sent) return null;
+    try {
+      return await answer(
+        api.PATCH('/api/pages/{id}/draft', {
+          params: this.at.params,
+          headers: { ...this.at.headers, 'Content-Type': 'application/json-patch+json' },
+          body: patchOf(this.sent, body) as never,
+        }),
+      );
+    } catch (error) {
+      if (error instanceof Problem && [400, 412, 413].includes(error.status)) return null;
+      throw error;
+    }
+  }
+
+  private get at() {
+    return { params: { path: { id: this.id } }, headers: { 'If-Match': `"${this.version}"` } };
   }
 
   private fail(error: unknown) {
@@ -126,6 +166,7 @@ export class Keeping {
     if (error instanceof Problem && error.status === 409 && error.more.now) {
       this.state = 'split';
       this.theirs = error.more.now as Draft;
+      this.joined = (error.more.joined as JoinedDrafts | null | undefined) ?? null;
       return;
     }
     this.state = 'refused';

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import X from '@lucide/svelte/icons/x';
   import { onMount } from 'svelte';
   import { beforeNavigate } from '$app/navigation';
   import { page } from '$app/state';
@@ -75,16 +76,43 @@
         <Ruler {desk} />
       </div>
       {#if keeping.theirs}
-        <div class="flex items-center gap-3 border-b border-hair bg-wash px-4 py-2" role="alert">
-          <p class="flex-1">
+        <div class="flex flex-wrap items-center gap-3 border-b border-hair bg-wash px-4 py-2" role="alert">
+          <p class="min-w-64 flex-1">
             This page was changed in another window at {timeOf(keeping.theirs.changedAt)}. Yours is all still here;
             nothing was overwritten.
           </p>
+          {#if keeping.joined}
+            <button class="dk-button main" onclick={() => desk?.takeJoined('withYours')}
+              >Join both, mine where we differ</button
+            >
+            <button class="dk-button" onclick={() => desk?.takeJoined('withTheirs')}
+              >Join both, theirs where we differ</button
+            >
+          {/if}
           <button class="dk-button" onclick={() => keeping.keepMine()}>Go on with mine</button>
           <button class="dk-button" onclick={() => desk?.takeTheirs()}>Take theirs (undo brings mine back)</button>
+          {#if keeping.joined}
+            <ul class="max-h-40 w-full overflow-y-auto" aria-label="Changed on both sides">
+              {#each keeping.joined.clashes as clash, i (i)}
+                <li class="grid grid-cols-[90px_1fr_1fr] gap-3 border-t border-hair py-1">
+                  <span class="text-quiet">{clash.what}</span>
+                  <span><b class="font-semibold">Mine:</b> {clash.yours || 'taken out'}</span>
+                  <span><b class="font-semibold">Theirs:</b> {clash.theirs || 'taken out'}</span>
+                </li>
+              {/each}
+            </ul>
+          {/if}
         </div>
       {:else if keeping.state === 'refused'}
         <p class="border-b border-hair bg-wash px-4 py-2" role="alert">{keeping.problem}</p>
+      {/if}
+      {#if desk.said}
+        <div class="flex items-center gap-3 border-b border-hair bg-wash px-4 py-1.5" role="status">
+          <p class="max-h-24 min-w-0 flex-1 overflow-y-auto">{desk.said}</p>
+          <button class="dk-button bare" aria-label="Put this away" onclick={() => desk && (desk.said = '')}
+            ><X size={15} /></button
+          >
+        </div>
       {/if}
       <div class="flex min-h-0 flex-1">
         <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">

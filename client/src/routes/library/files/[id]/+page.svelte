@@ -7,6 +7,7 @@
   import { queryClient } from '$lib/api/queries';
   import { uploads } from '$lib/library/uploads.svelte';
   import FirstPage from '$lib/library/FirstPage.svelte';
+  import { filmAt, momentOf } from '$lib/library/film';
   import TypeMark from '$lib/library/TypeMark.svelte';
   import { kindWords, oneFile } from '$lib/library/otherFiles';
   import CopyAddress from '$lib/ui/CopyAddress.svelte';
@@ -15,7 +16,7 @@
   const id = $derived(page.params.id ?? '');
   const detail = createQuery(() => oneFile(id));
   const file = $derived(detail.data?.file);
-  const address = $derived(`/media/file/${id}`);
+  const address = $derived(filmAt(id));
   const fields = [
     { name: 'title', label: 'Title' },
     { name: 'description', label: 'Description' },
@@ -29,22 +30,15 @@
   let frameSaid = $state('');
   /** The frame that is shown, at the film's own size. */
   async function takeFrame() {
-    if (!film || !file || film.videoWidth === 0) {
-      frameSaid = 'This browser cannot draw this film: add a picture for it by hand.';
-      return;
+    if (!film || !file) return;
+    try {
+      const [id] = await uploads.add([await momentOf(film, file.title)]);
+      frameSaid = id
+        ? 'It is in the library now.'
+        : (uploads.list.at(-1)?.sentence ?? 'The picture did not get through: try it again.');
+    } catch (error) {
+      frameSaid = sentenceOf(error);
     }
-    const canvas = Object.assign(document.createElement('canvas'), {
-      width: film.videoWidth,
-      height: film.videoHeight,
-    });
-    canvas.getContext('2d')?.drawImage(film, 0, 0);
-    const frame = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
-    if (!frame) return;
-    const at = film.currentTime.toFixed(1).replace('.', '-');
-    const [id] = await uploads.add([new File([frame], `${file.title} - at ${at} s.png`)]);
-    frameSaid = id
-      ? 'It is in the library now.'
-      : (uploads.list.at(-1)?.sentence ?? 'The picture did not get through: try it again.');
     await queryClient.invalidateQueries({ queryKey: ['files'] });
   }
 
