@@ -91,6 +91,11 @@ public sealed class ApiTests(ServerFixture server) : IClassFixture<ServerFixture
         Assert.Equal("coarse", (string)look["figures"]!["f"]!["fits"]!["desktop"]!["word"]!);
         Assert.Contains("fig-wide", (string)look["blocks"]![0]!["html"]!, StringComparison.Ordinal);
         Assert.StartsWith("The file is 560 px wide", (string)look["figures"]!["f"]!["remedy"]!["sentence"]!, StringComparison.Ordinal);
+        // Asked again after that one, what is the same is not told again; after one that is not known, all is.
+        var again = (await (await server.Http.PostAsJsonAsync($"/api/pages/{id}/look?after={look["mark"]}", body, TestContext.Current.CancellationToken)).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!;
+        Assert.Equal((look["blocks"]!.AsArray().Count, true, 0), (again["blocks"]!.AsArray().Count, again["blocks"]!.AsArray().All(b => b!["html"] is null), again["figures"]!.AsObject().Count));
+        var whole = (await (await server.Http.PostAsJsonAsync($"/api/pages/{id}/look?after=unknown", body, TestContext.Current.CancellationToken)).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!;
+        Assert.True(JsonNode.DeepEquals(look["blocks"], whole["blocks"]) && JsonNode.DeepEquals(look["figures"], whole["figures"]));
         Assert.Contains("One.", (await server.GetAsync($"/api/pages/{id}/draft")).ToJsonString(), StringComparison.Ordinal);
     }
 

@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
-import { expect, test } from './dekoro';
+import { expect, telling, test } from './dekoro';
 import { chromiumHere } from './browser.mjs';
 import { randomSite } from './random-site';
 import { serve } from './server';
@@ -92,7 +92,7 @@ const report = (what: string, all: { count: number; worst: Found }[]) => {
 async function forecasts(browser: import('@playwright/test').Browser, url: string, name: string) {
   const wrong: string[] = [];
   let count = 0;
-  for (const item of await pagesOf(url)) {
+  for (const item of telling(await pagesOf(url))) {
     for (const device of devices) {
       const context = await browser.newContext(device);
       const page = await context.newPage();
@@ -148,7 +148,7 @@ test.describe('the demo site', () => {
 
   test('every picture is as wide as predicted at every width, and sizes say so', async ({ page, demoUrl }) => {
     const all = [];
-    for (const item of await pagesOf(demoUrl)) all.push(await compare(page, demoUrl, item, 'demo', 1));
+    for (const item of telling(await pagesOf(demoUrl))) all.push(await compare(page, demoUrl, item, 'demo', 1));
     report('Demo, scrollbars hidden', all);
   });
 
@@ -158,7 +158,7 @@ test.describe('the demo site', () => {
     await large.addInitScript(() => addEventListener('DOMContentLoaded', () => (document.documentElement.style.fontSize = '200%')));
     const plain = await browser.newPage();
     await plain.route('**/*.woff2', (route) => route.abort());
-    for (const item of await pagesOf(demoUrl)) {
+    for (const item of telling(await pagesOf(demoUrl))) {
       all.push(await compare(large, demoUrl, item, 'text at 200 %', 1, 4));
       all.push(await compare(plain, demoUrl, item, 'fallback fonts', 1, 4));
     }
@@ -172,7 +172,7 @@ test.describe('the demo site', () => {
     const bar = await page.evaluate(() => innerWidth - document.documentElement.clientWidth);
     expect(bar).toBeGreaterThan(0);
     const all = [];
-    for (const item of await pagesOf(demoUrl)) all.push(await compare(page, demoUrl, item, 'scrollbars', bar + 1, 3));
+    for (const item of telling(await pagesOf(demoUrl))) all.push(await compare(page, demoUrl, item, 'scrollbars', bar + 1, 3));
     report(`Demo, scrollbars of ${bar} px shown`, all);
     await browser.close();
   });

@@ -79,3 +79,9 @@ export async function passesAxe(page: Page, where: string) {
   const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'], preload: false }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).exclude('iframe').analyze();
   expect(violations.map((v) => `${where}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
 }
+
+/** Of the demo's pages those that together hold every structure; all of them in ./test --all, and of other sites. */
+export function telling<T extends { id: string }>(pages: T[]): T[] {
+  const some = pages.filter(({ id }) => ['home', 'workshop', 'collection', 'flying-days', 'schools', 'lantern-night', 'lantern-film'].includes(id));
+  return process.env.DEKORO_ALL || some.length === 0 ? pages : some;
+}

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import { dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, telling, test, text } from './dekoro';
 
 const boxesOf = (blocks: Locator) =>
   blocks.evaluateAll((elements) =>
@@ -39,7 +39,7 @@ async function dragSlowly(page: Page, from: Locator, to: Locator, hold = { x: 60
 }
 
 test('Desk and published page put every block in the same place at three widths', async ({ page, browser, demoUrl }) => {
-  const pages = (await (await fetch(`${demoUrl}/api/pages`)).json()) as { id: string; path: string }[];
+  const pages = telling((await (await fetch(`${demoUrl}/api/pages`)).json()) as { id: string; path: string }[]);
   let [compared, worst, where] = [0, 0, ''];
   for (const item of pages) {
     const frame = await openDesk(page, demoUrl, item.id);

@@ -46,8 +46,7 @@ public sealed record Fit(
         WidthClass c, SlotWidth slot, Cut cut, PixelSize source, double? sharpness, IReadOnlyList<int> ladderPx, BytesModel bytes,
         DeviceProfile profile, WidthClasses classes)
     {
-        var devices = profile.In(c, classes).ToList();
-        if (devices.Count == 0) devices = [new("reference", classes.ReferencePx[c], MostRatio, 1)];
+        var devices = DevicesOf(c, profile, classes);
         var referenceSlot = slot.At(classes.ReferencePx[c]);
         var neededPx = Quantile(devices, d => NeededPx(slot, d));
         var density = cut.Width / neededPx;
@@ -60,9 +59,18 @@ public sealed record Fit(
         var common = devices.MaxBy(d => d.Share)!;
         return new Fit(c, referenceSlot, cut.Width / Math.Max(1, referenceSlot), density, word, reason,
             bytes.At(Forecast.Take(ladderPx, slot.At(common.ViewportCssPx), common.PixelRatio)),
-            (int)Math.Ceiling(SharpFrom * neededPx),
+            SharpFromPxFor(neededPx),
             cut.Width / SharpFrom / Quantile(devices, d => Math.Min(d.PixelRatio, MostRatio)));
     }
+
+    /// <summary>Px across from which any picture is sharp in a slot on a class of screen.</summary>
+    public static int SharpFromPxOf(WidthClass c, SlotWidth slot, DeviceProfile profile, WidthClasses classes) =>
+        SharpFromPxFor(Quantile(DevicesOf(c, profile, classes), d => NeededPx(slot, d)));
+
+    private static int SharpFromPxFor(double neededPx) => (int)Math.Ceiling(SharpFrom * neededPx);
+
+    private static List<Device> DevicesOf(WidthClass c, DeviceProfile profile, WidthClasses classes) =>
+        profile.In(c, classes).ToList() is { Count: > 0 } devices ? devices : [new("reference", classes.ReferencePx[c], MostRatio, 1)];
 
     public static FitWord WordFor(double density) =>
         density >= SharpFrom ? FitWord.Sharp : density >= SoftFrom ? FitWord.Soft : FitWord.Coarse;

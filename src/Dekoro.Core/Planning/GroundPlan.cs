@@ -29,9 +29,9 @@ public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClas
         var known = behind is null || grid is not null;
         var seen = new PerClass<int>().Select((c, _) =>
         {
-            var box = page.BoxesOn(c)[block.Id];
+            var box = page.BoxOf(block.Id, c);
             var window = behind is null || ground.Repeats ? (Cut?)null : Cut.To(AspectRatio.Of(box.Width, box.Height), behind.Main.Picture.Size, behind.Main.Picture.KeepOrMiddle);
-            var grounds = known ? GroundsOf([.. page.On(c).Where(l => l.Over == block.Id && !l.Lines.IsEmpty)], box, ground, behind?.Main.Picture, window, grid, layout) : [];
+            var grounds = known ? GroundsOf([.. page.Within(block.Id, c).Where(l => l.Over == block.Id && !l.Lines.IsEmpty)], box, ground, behind?.Main.Picture, window, grid, layout) : [];
             return (Grounds: grounds, On: new GroundOnClass(box.Height, window?.ObjectPosition(behind!.Main.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
         });
         var on = seen.Select((_, s) => s.On);

@@ -16,21 +16,33 @@ public readonly record struct BoxPx(double Left, double Top, double Width, doubl
 /// <param name="Over">The band or cell whose ground it stands over; null on the page's own paper.</param>
 public sealed record Laid(Block Block, BoxPx Box, TextStyle? Style, ImmutableArray<BoxPx> Lines, string? Over);
 
-/// <summary>Where the pieces of one page come to stand on each class of screen: worked out once, when it is first asked for.</summary>
+/// <summary>
+/// Where the pieces of one page come to stand on each class of screen, worked out when it is asked for and no further: what lies
+/// in the first screen, and what stands over grounds.
+/// </summary>
 public sealed class LaidPage(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout)
 {
-    private readonly Lazy<PerClass<ImmutableArray<Laid>>> _on = new(() => new PerClass<int>().Select((c, _) => PageFlow.Of(page, pictureOf, layout, c)));
-    private PerClass<IReadOnlyDictionary<string, BoxPx>>? _boxes;
+    private readonly Dictionary<string, PerClass<ImmutableArray<Laid>>> _within = [];
 
     public Document Page => page;
 
-    public ImmutableArray<Laid> On(WidthClass c) => _on.Value[c];
+    /// <summary>The pieces that begin in a class's first screen; of the others not all.</summary>
+    public IEnumerable<Laid> InFirstScreen(WidthClass c) => PageFlow.Of(page, pictureOf, layout, c, layout.Style.FirstScreenPx[c]).Where(l => l.Box.Top < layout.Style.FirstScreenPx[c]);
 
-    /// <summary>By id of the piece, wherever it stands.</summary>
-    public IReadOnlyDictionary<string, BoxPx> BoxesOn(WidthClass c) =>
-        (_boxes ??= _on.Value.Select((_, laid) => (IReadOnlyDictionary<string, BoxPx>)laid.ToDictionary(l => l.Block.Id, l => l.Box)))[c];
+    /// <summary>A band or cell, or the columns that hold it, with all that stands in them, from their own top.</summary>
+    public ImmutableArray<Laid> Within(string groundedId, WidthClass c)
+    {
+        var top = page.Blocks.First(b => b.Id == groundedId || GroundedIn(b).Any(g => g.Id == groundedId));
+        if (!_within.TryGetValue(top.Id, out var laid))
+            _within[top.Id] = laid = new PerClass<int>().Select((on, _) => PageFlow.Of(new Document([top]), pictureOf, layout, on));
+        return laid[c];
+    }
 
-    public PerClass<double> HeightsOf(string blockId) => new PerClass<int>().Select((c, _) => BoxesOn(c)[blockId].Height);
+    public BoxPx BoxOf(string groundedId, WidthClass c) => Within(groundedId, c).First(l => l.Block.Id == groundedId).Box;
+
+    public PerClass<double> HeightsOf(string groundedId) => new PerClass<int>().Select((c, _) => BoxOf(groundedId, c).Height);
+
+    private static IEnumerable<GroundedBlock> GroundedIn(Block block) => new Document([block]).Grounded;
 }
 
 /// <summary>
@@ -46,6 +58,7 @@ public sealed class PageFlow
 
     private readonly List<Laid> _laid = [];
     private string? _over;
+    private double _until;
     private readonly PageLayout _layout;
     private readonly WidthClass _class;
     private readonly Func<FigureBlock, PictureFacts?> _pictureOf;
@@ -59,9 +72,10 @@ public sealed class PageFlow
 
     /// <summary>Every piece of a page, at a class's reference width; what stands in a piece follows it.</summary>
     /// <param name="pictureOf">Null where nothing is known of a picture: it is then taken to be 3:2.</param>
-    public static ImmutableArray<Laid> Of(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout, WidthClass c)
+    /// <param name="untilPx">What begins further down need not be laid.</param>
+    public static ImmutableArray<Laid> Of(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout, WidthClass c, double untilPx = double.PositiveInfinity)
     {
-        var flow = new PageFlow(layout, c, pictureOf);
+        var flow = new PageFlow(layout, c, pictureOf) { _until = untilPx };
         var column = layout.Column.At(flow._viewport);
         flow.Stack(page.Blocks, Setting.Column, new BoxPx((flow._viewport - column) / 2, HeadPx, column, 0), Side.Left, null);
         return [.. flow._laid];
@@ -76,6 +90,7 @@ public sealed class PageFlow
         var (first, afterBand) = (true, false);
         foreach (var given in blocks)
         {
+            if (y > _until) break;
             if (given is FigureBlock hidden && hidden.IsHiddenOn(_class)) continue;
             var block = given is FigureBlock one ? one.On(_class) : given;
             var style = TypeScale.Of(block, _layout.Style, setting);

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Sites;
@@ -47,7 +48,16 @@ public sealed class PageLayout
     };
 
     /// <summary>How wide a figure of a size stands between the pieces of a page, at every width.</summary>
-    public SlotWidth SlotOf(FigureSize size) => size switch
+    public SlotWidth SlotOf(FigureSize size) => _slots.GetOrAdd(size, SlotFor);
+
+    /// <summary>Px across from which a picture is sharp in this size on every class of screen.</summary>
+    public int SharpFromPx(FigureSize size) => _sharpFrom.GetOrAdd(size, s => WidthClasses.All.Max(c => Fit.SharpFromPxOf(c, SlotOf(s), Style.Devices, Style.Classes)));
+
+    // Worked out once for all the pictures of a plan.
+    private readonly ConcurrentDictionary<FigureSize, SlotWidth> _slots = new();
+    private readonly ConcurrentDictionary<FigureSize, int> _sharpFrom = new();
+
+    private SlotWidth SlotFor(FigureSize size) => size switch
     {
         FigureSize.ByPx px => (px.CssPx > Style.ColumnPx ? Wide : Column).Cap(px.CssPx),
         FigureSize.ByRole { Role: SizeRole.Edge } => Page,

@@ -211,8 +211,8 @@ public static class PagePlanner
         string? first = null;
         foreach (var c in byVisits)
         {
-            var boxes = laid.BoxesOn(c);
-            var inView = page.Figures.Where(f => PlaceOn(f, c) is not null && boxes[f.Id].Top < style.FirstScreenPx[c]).ToList();
+            var seen = laid.InFirstScreen(c).Select(l => l.Block.Id).ToHashSet();
+            var inView = page.Figures.Where(f => PlaceOn(f, c) is not null && seen.Contains(f.Id)).ToList();
             foreach (var f in inView) result[f.Id] = Loading.AtOnce;
             first ??= inView.MaxBy(f => AreaAt(f, c))?.Id;
         }

@@ -35,7 +35,7 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
         if (worst.Reason == FitReason.Blurred) return new("The picture itself is blurred: no size mends that, so choose another.");
         if (worst.Reason == FitReason.CutTooTight)
             return new($"The cut keeps {cut.Width} of {picture.Size.Width} px; the whole picture would be sharp on {at}.", WholePicture: true);
-        return takesSize && LargestSharp(picture, cut, layout) is { } role
+        return takesSize && LargestSharp(cut, layout) is { } role
             ? new($"{Capital(NameOf(role))} would be sharp everywhere.", role)
             : new($"The file is {picture.Size.Width} px wide; on {at} it takes {SharpFileWidth(worst, picture, cut)} px to be sharp here.");
     }
@@ -53,17 +53,8 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
     private static int SharpFileWidth(Fit worst, PictureFacts picture, Cut cut) =>
         (int)Math.Ceiling((double)worst.SharpFromPx * picture.Size.Width / cut.Width);
 
-    private static SizeRole? LargestSharp(PictureFacts picture, Cut cut, PageLayout layout)
-    {
-        foreach (var role in Enum.GetValues<SizeRole>().Reverse())
-        {
-            var slot = layout.SlotOf(new FigureSize.ByRole(role));
-            var fits = PagePlanner.FitsOf(picture, cut, slot, [cut.Width], layout.Style);
-            var sharp = WidthClasses.All.All(c => fits[c] is { Word: FitWord.Sharp });
-            if (sharp) return role;
-        }
-        return null;
-    }
+    private static SizeRole? LargestSharp(Cut cut, PageLayout layout) =>
+        Enum.GetValues<SizeRole>().Reverse().Cast<SizeRole?>().FirstOrDefault(role => cut.Width >= layout.SharpFromPx(new FigureSize.ByRole(role!.Value)));
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -36,8 +36,8 @@ public sealed record FileTaken(string BlockId, double SlotCssPx, int WidthPx);
 /// <param name="RatioOfOther">The same for the widths it is compared with; null where none were given.</param>
 public sealed record LadderLook(string Title, Cut Cut, int Places, IReadOnlyList<int> WidthsPx, double WorstRatio, double? RatioOfOther);
 
-/// <param name="Html">As the public page has it, with proof addresses.</param>
-public sealed record BlockLook(string Id, string Html);
+/// <param name="Html">As the public page has it, with proof addresses; null where it is as in the look before.</param>
+public sealed record BlockLook(string Id, string? Html);
 
 /// <param name="HeightCssPx">At the class's reference width.</param>
 /// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not measured.</param>
@@ -51,21 +51,36 @@ public sealed record GroundLook(PerClass<GroundClassLook> On, GroundMendLook? Me
 public sealed record GroundMendLook(WordsTone Words, string Tint, PerClass<int> Strength);
 
 /// <summary>Everything the desk shows of a draft that is not typed by hand.</summary>
+/// <param name="Mark">To name with the next draft, so that only what changed is told.</param>
+/// <param name="Blocks">All of them, in order.</param>
+/// <param name="Figures">Those that are not as in the look before.</param>
 /// <param name="Grounds">What stands behind words, by band or cell; a picture there is among the figures, by the same id.</param>
 public sealed record Look(
-    IReadOnlyList<BlockLook> Blocks, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, GroundLook> Grounds,
+    string Mark, IReadOnlyList<BlockLook> Blocks, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, GroundLook> Grounds,
     IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
 
 /// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
-public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspace, RenditionMaker maker)
+public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspace, RenditionMaker maker, LooksGiven given)
 {
     private static readonly ProofAddresses Addresses = new();
 
-    public async Task<Look> AtAsync(PageSource page)
+    /// <param name="after">The mark of the look that is shown now; null for none.</param>
+    public async Task<Look> AtAsync(PageSource page, string? after = null)
     {
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var model = new PageModel(plan, book.Frame(), Addresses, "", IsProof: true);
-        return new([.. (await renderer.BlocksAsync(model)).Select(b => new BlockLook(b.BlockId, b.Html))], plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout)),
+        // Beside each other: on a long page each takes as long.
+        var looking = Task.Run(() =>
+        {
+            var looks = plan.Figures.ToDictionary(f => f.Key, f => FigureOf(f.Value, plan.Layout));
+            return (Looks: looks, Written: looks.ToDictionary(l => l.Key, l => Json.Write(l.Value)));
+        });
+        var blocks = (await renderer.BlocksAsync(model)).ToDictionary(b => b.BlockId, b => b.Html);
+        var (figures, written) = await looking;
+        var before = given.Find(page.Id, after);
+        return new(given.Add(page.Id, after, blocks, written),
+            [.. page.Document.Blocks.Select(b => new BlockLook(b.Id, blocks[b.Id] is var html && before?.Blocks.GetValueOrDefault(b.Id) == html ? null : html))],
+            figures.Where(f => before?.Figures.GetValueOrDefault(f.Key) != written[f.Key]).ToDictionary(),
             plan.Grounds.ToDictionary(b => b.Key, b => GroundOf(b.Value)), plan.Notices, plan.Weights);
     }
 

@@ -43,7 +43,7 @@ internal static class PageEndpoints
         api.MapPatch("/pages/{id}", Switch).WithSummary("Switches a page on or off; nothing is deleted.");
         api.MapPost("/pages/order", Order).WithSummary("Sets the order of the menu.");
         api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
-        api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it.");
+        api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it; with ?after, the mark of the look before, only what changed.");
         api.MapPost("/pages/{id}/markup/{block}", MarkupOf).WithSummary("The markup of one piece of a draft, as the public page will have it.");
         api.MapDelete("/pages/{id}/old-addresses", ForgetOldPath).WithSummary("An address that the page had before leads on to it no longer.");
         api.MapGet("/pages/{id}/forecast", ForecastOf).WithSummary("Which file of each picture a browser takes on a device, and how wide it stands there.");
@@ -89,12 +89,12 @@ internal static class PageEndpoints
         return TypedResults.Ok(DraftEndpoints.DraftOf(page, workspace, book));
     }
 
-    private static async Task<Results<Ok<Look>, ProblemHttpResult>> LookAt(string id, DraftChange change, Workspace workspace, PlanBook book, Looking looking)
+    private static async Task<Results<Ok<Look>, ProblemHttpResult>> LookAt(string id, DraftChange change, Workspace workspace, Looking looking, string? after = null)
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
         var reading = DocumentReader.Read(change.Document);
         if (reading.Document is null) return Problems.NotADocument(reading.Errors);
-        return TypedResults.Ok(await looking.AtAsync(new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document)));
+        return TypedResults.Ok(await looking.AtAsync(new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document), after));
     }
 
     private static Results<Ok<IReadOnlyList<FileTaken>>, ProblemHttpResult> ForecastOf(

@@ -5,7 +5,7 @@ export type Schemas = components['schemas'];
 export type FileItem = Schemas['FileItem'];
 export type PageItem = Schemas['PageItem'];
 export type Draft = Schemas['Draft'];
-export type Look = Schemas['Look'];
+export type Look = Omit<Schemas['Look'], 'blocks'> & { blocks: { id: string; html: string }[] };
 export type FigureLook = Schemas['FigureLook'];
 export type SiteLook = Schemas['SiteLook'];
 

@@ -1607,10 +1607,12 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** How a draft would look and fit, without keeping it. */
+        /** How a draft would look and fit, without keeping it; with ?after, the mark of the look before, only what changed. */
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    after?: string;
+                };
                 header?: never;
                 path: {
                     id: string;
@@ -2690,7 +2692,7 @@ export interface components {
         };
         BlockLook: {
             id: string;
-            html: string;
+            html: null | string;
         };
         Box: {
             /** Format: double */
@@ -3097,6 +3099,7 @@ export interface components {
             pageTitle: string;
         };
         Look: {
+            mark: string;
             blocks: components["schemas"]["BlockLook"][];
             figures: {
                 [key: string]: components["schemas"]["FigureLook"];

@@ -17,6 +17,16 @@
   const fit = $derived(chosen?.fits.phone);
   let drawn: Record<string, string> = {};
 
+  /** What stands there already is not touched: a long page would be set anew, line by line. */
+  function putInto(parent: Element, children: Element[]) {
+    for (const child of [...parent.children]) if (!children.includes(child)) child.remove();
+    let at = parent.firstElementChild;
+    for (const child of children) {
+      if (child === at) at = at.nextElementSibling;
+      else parent.insertBefore(child, at);
+    }
+  }
+
   function loaded() {
     const inside = frame?.contentDocument;
     if (!inside) return;
@@ -47,8 +57,7 @@
       drawn[id] = html;
       if (element) children.push(element);
     }
-    if (children.length !== column.children.length || children.some((child, i) => column!.children[i] !== child))
-      column.replaceChildren(...children);
+    putInto(column, children);
   });
 
   // In step: the same piece stands at the same part of the view.

@@ -78,6 +78,7 @@ export class Desk {
   private wants: HTMLStyleElement | null = null;
   private lookTimer = 0;
   private looking = false;
+  private following = false;
   private lookAgain = false;
   private figuresSeen = '';
   /** The words that hold the caret, inside a cell or band. */
@@ -586,10 +587,13 @@ export class Desk {
     this.looking = true;
     try {
       const look = await answer(
-        api.POST('/api/pages/{id}/look', { params: { path: { id: this.id } }, body: this.bodyTried() }),
+        api.POST('/api/pages/{id}/look', {
+          params: { path: { id: this.id }, query: { after: this.look?.mark } },
+          body: this.bodyTried(),
+        }),
       );
-      this.views.draw(look.blocks);
-      this.look = look;
+      this.look = this.completed(look);
+      this.views.draw(this.look.blocks);
       this.moved++;
       this.problem = '';
     } catch (error) {
@@ -600,6 +604,16 @@ export class Desk {
       this.lookAgain = false;
       void this.askLook();
     }
+  }
+
+  /** A look tells only what is not as in the one before. */
+  private completed({ blocks, figures, ...rest }: Schemas['Look']): Look {
+    const before = Object.fromEntries(this.look?.blocks.map((block) => [block.id, block.html]) ?? []);
+    return {
+      ...rest,
+      blocks: blocks.map(({ id, html }) => ({ id, html: html ?? before[id] ?? '' })),
+      figures: { ...this.look?.figures, ...figures },
+    };
   }
 
   private follow(docChanged: boolean) {
@@ -626,7 +640,8 @@ export class Desk {
         italic: editor.isActive('italic'),
         link: editor.isActive('link') ? (editor.getAttributes('link').href as string) : null,
       };
-    this.moved++;
+    if (docChanged && !(selection instanceof NodeSelection)) this.followAfterPaint();
+    else this.moved++;
     if (!docChanged) return;
     this.keeping.changed();
     const figures = JSON.stringify(
@@ -637,6 +652,18 @@ export class Desk {
     if (figures !== this.figuresSeen) void this.askLook();
     else this.lookTimer = window.setTimeout(() => void this.askLook(), lookRestMs);
     this.figuresSeen = figures;
+  }
+
+  /** While someone types, the letter comes first: what is drawn round the page and the proof follow it a frame later. */
+  private followAfterPaint() {
+    if (this.following) return;
+    this.following = true;
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        this.following = false;
+        this.moved++;
+      }),
+    );
   }
 
   private read(doc: PmNode) {

@@ -11,6 +11,8 @@ export type KeepState = 'kept' | 'waiting' | 'sending' | 'refused' | 'split';
 
 const restMs = 700;
 const againMs = 3_000;
+/** A tab that dies without a word loses no more than what was typed in this time. */
+const storeMs = 250;
 
 /**
  * Keeps a draft: a moment after each change, one call at a time, from the version it knows. What could not be sent stays in
@@ -28,6 +30,7 @@ export class Keeping {
   joined = $state.raw<JoinedDrafts | null>(null);
   version = 0;
   private timer = 0;
+  private storeTimer = 0;
   private changedSince = false;
   /** As the server has it: the next is told by what changed. */
   private sent: Schemas['DraftChange'] | null = null;
@@ -46,7 +49,7 @@ export class Keeping {
   }
 
   changed() {
-    this.store();
+    this.storeSoon();
     if (this.state === 'split') return;
     if (this.state === 'sending') this.changedSince = true;
     else this.later(restMs);
@@ -55,6 +58,7 @@ export class Keeping {
   /** Sends what waits now. */
   async now() {
     clearTimeout(this.timer);
+    if (this.storeTimer) this.store();
     if (this.state !== 'waiting' && this.state !== 'refused') return;
     this.state = 'sending';
     this.changedSince = false;
@@ -67,7 +71,7 @@ export class Keeping {
         this.store();
         this.later(restMs);
       } else {
-        localStorage.removeItem(this.key);
+        this.unstore();
         if (joined) this.onjoined(joined);
       }
     } catch (error) {
@@ -100,6 +104,12 @@ export class Keeping {
     [this.theirs, this.joined, this.sent] = [null, null, null];
     this.state = 'kept';
     this.problem = '';
+    this.unstore();
+  }
+
+  private unstore() {
+    clearTimeout(this.storeTimer);
+    this.storeTimer = 0;
     localStorage.removeItem(this.key);
   }
 
@@ -115,7 +125,14 @@ export class Keeping {
     return `draft:${this.id}`;
   }
 
+  /** Writing the whole draft with every key would be felt on a long page. */
+  private storeSoon() {
+    this.storeTimer ||= window.setTimeout(() => this.store(), storeMs);
+  }
+
   private store() {
+    clearTimeout(this.storeTimer);
+    this.storeTimer = 0;
     try {
       localStorage.setItem(this.key, JSON.stringify({ version: this.version, body: this.body() }));
     } catch {

@@ -5,7 +5,7 @@
   import ArrowLeft from '@lucide/svelte/icons/arrow-left';
   import { page } from '$app/state';
   import { goto } from '$app/navigation';
-  import { answer, api, sentenceOf, type Draft, type Look } from '$lib/api/client';
+  import { answer, api, sentenceOf, type Draft, type Schemas } from '$lib/api/client';
   import { sitePlan } from '$lib/api/queries';
   import { classes } from '$lib/desk/choices';
   import { bringTo, standOf } from '$lib/desk/inStep';
@@ -18,7 +18,7 @@
   const gapPx = 24;
   const marginPx = 20;
   let draft = $state.raw<Draft | null>(null);
-  let look = $state.raw<Look | null>(null);
+  let look = $state.raw<Schemas['Look'] | null>(null);
   let problem = $state('');
   let fits = $state(false);
   let room = $state({ width: 0, height: 0 });
