@@ -59,9 +59,12 @@ const views = {
   },
   desk: { path: '/pages/workshop', then: (_, frame) => frame.locator('figure').nth(1).click() },
   columns: {
-    path: '/pages/workshop',
+    path: '/pages/flying-days',
     only: 'paper',
-    then: (page) => page.getByRole('link', { name: /cells in columns/ }).click(),
+    then: async (page) => {
+      await page.getByRole('link', { name: /cells in columns/ }).click();
+      await page.getByRole('button', { name: /^Behind cell 1/ }).click();
+    },
   },
   band: { path: '/pages/lantern-night', only: 'paper', then: (page) => page.getByRole('link', { name: /^Band/ }).click() },
   proofs: {

@@ -357,7 +357,7 @@ test('What a closed tab could not send is there when the page is opened again', 
   let puts = 0;
   // The first save comes through, slowly; all later ones never arrive.
   await page.route('**/api/pages/*/draft', async (route) => {
-    if (route.request().method() !== 'PUT') return route.continue();
+    if (!route.request().method().startsWith('P')) return route.continue();
     if (++puts > 1) return route.abort();
     await new Promise((go) => setTimeout(go, 1200));
     return route.continue();
@@ -496,4 +496,70 @@ test('A first-time editor sets a picture beside text and links it: to a mended a
   const html = await (await fetch(`${own.url}/live/reels/`)).text();
   expect(html).toContain('alt="A wooden reel with red line"');
   expect(html).toMatch(/class="fig fig-third fig-right beside-tablet beside-desktop"/);
+});
+
+test('A picture that is pointed at is shown where it would go, on the page and on the phone, and is in no draft until it is clicked', async ({ page, own }) => {
+  await takeIn(own.url, ['line-reel.jpg', 'museum-door.jpg']);
+  const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
+  const frame = await openDesk(page, own.url, id);
+  const phone = page.frameLocator('iframe[title="The page on a phone"]');
+  await frame.getByText('Above.').click();
+  await page.getByRole('button', { name: /^Library L/ }).click();
+  const drawer = page.getByRole('region', { name: 'Library' });
+  const door = drawer.getByRole('button', { name: /^Museum door/i });
+  await door.hover();
+  for (const shown of [frame, phone]) await expect(shown.locator('#content p:has-text("Above.") + figure img')).toBeVisible();
+  await expect(drawer).toContainText(/As it would stand there: phone \w+, tablet \w+, desktop \w+\. A click keeps it\./);
+  expect((await draftOf(own.url, id)).document.content.map((piece) => piece.type)).toEqual(['paragraph', 'paragraph']);
+  // By keys: the next one is tried as it gets the focus; Escape leaves all as it was.
+  await door.focus();
+  await expect(frame.locator('#content figure')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  for (const shown of [frame, phone]) await expect(shown.locator('#content figure')).toHaveCount(0);
+  await page.getByRole('button', { name: /^Library L/ }).click();
+  await drawer.getByRole('button', { name: /^Line reel/i }).hover();
+  await expect(frame.locator('#content p:has-text("Above.") + figure img')).toBeVisible();
+  await drawer.getByRole('button', { name: /^Line reel/i }).click();
+  await expect.poll(async () => (await draftOf(own.url, id)).document.content.map((piece) => piece.type)).toEqual(['paragraph', 'figure', 'paragraph']);
+  await expect(frame.locator('#content figure')).toHaveCount(1);
+});
+
+test('Two hundred steps are undone and done again across the taking away of a picture @long', async ({ page, own }) => {
+  const files = await takeIn(own.url, ['line-reel.jpg', 'museum-door.jpg']);
+  const figure = (id: string, asset: string) => ({ type: 'figure', attrs: { id, asset, size: 'half' } });
+  const id = await makePage(own.url, 'Home', [figure('a', files[0]!.id!), text('Between.'), figure('b', files[1]!.id!)]);
+  const frame = await openDesk(page, own.url, id);
+  const sizes = async () => (await draftOf(own.url, id)).document.content.filter((piece) => piece.type === 'figure').map((piece) => (piece as { attrs?: { size: string } }).attrs!.size);
+  await frame.locator('[data-block=a]').click();
+  // First one, then the other, so that no two steps are one; in the middle one is taken out and had back.
+  const step = async (i: number) => {
+    await page.keyboard.press(i % 2 ? '[' : ']');
+    await page.keyboard.press(i % 4 < 2 ? '-' : '+');
+  };
+  for (let i = 0; i < 100; i++) await step(i);
+  const middle = await frame.locator('#content figure').evaluateAll((all) => all.map((one) => one.className));
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await expect(frame.locator('#content figure')).toHaveCount(1);
+  await page.keyboard.press(']');
+  for (let i = 0; i < 100; i++) {
+    await page.keyboard.press(i % 2 ? '+' : '-');
+    await page.waitForTimeout(8);
+  }
+  const undo = page.getByRole('button', { name: 'Undo' });
+  let undone = 0;
+  while (await undo.isEnabled()) {
+    await page.keyboard.press('Control+z');
+    undone++;
+    if (await frame.locator('#content figure').count() === 2 && undone > 0) break;
+  }
+  await expect.poll(() => frame.locator('#content figure').evaluateAll((all) => all.map((one) => one.className))).toEqual(middle);
+  while (await undo.isEnabled()) {
+    await page.keyboard.press('Control+z');
+    undone++;
+  }
+  expect(undone).toBeGreaterThan(100);
+  await expect.poll(sizes).toEqual(['half', 'half']);
+  for (let i = 0; i < undone; i++) await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByRole('button', { name: 'Redo' })).toBeDisabled();
+  await expect(frame.locator('#content figure')).toHaveCount(1);
 });

@@ -85,3 +85,29 @@ test('A page with another address keeps every link to it, and its old address le
   await publish(own.url);
   expect((await fetch(before)).status).toBe(404);
 });
+
+test('On a slow line the page is rehearsed: nothing, then words, then one picture after the other, at the times that are told', async ({ page, own }) => {
+  const files = await takeIn(own.url, ['museum-door.jpg', 'line-reel.jpg']);
+  const id = await makePage(own.url, 'Home', [{ type: 'figure', attrs: { id: 'first', asset: files[0]!.id } }, text('Words of the page.'), { type: 'figure', attrs: { id: 'second', asset: files[1]!.id } }]);
+  await page.goto(`${own.url}/pages/${id}/proofs`);
+  const desktop = page.frameLocator('iframe[title="The page on desktop"]');
+  await expect(desktop.locator('[data-block=second] img')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Line' }).selectOption('a slow line');
+  const rehearse = page.getByRole('button', { name: 'Rehearse' });
+  await rehearse.focus();
+  const begun = Date.now();
+  await page.keyboard.press('Enter');
+  await expect(desktop.getByText('Words of the page.')).toBeHidden();
+  const said = page.getByRole('region', { name: 'On desktop' }).getByText(/^Words after/);
+  const told = (await said.textContent())!.match(/[\d.]+/g)!.map(Number);
+  expect(told[0]!).toBeLessThan(told[1]!);
+  expect(told[1]!).toBeLessThanOrEqual(told[2]!);
+  await expect(desktop.getByText('Words of the page.')).toBeVisible();
+  expect((Date.now() - begun) / 1000).toBeGreaterThan(told[0]! - 0.3);
+  await expect(desktop.locator('[data-block=first] img')).toBeHidden();
+  await expect(desktop.locator('[data-block=first] img')).toBeVisible();
+  expect((Date.now() - begun) / 1000).toBeGreaterThan(told[1]! - 1);
+  await passesAxe(page, 'the rehearsal');
+  await page.getByRole('button', { name: 'End the rehearsal' }).click();
+  await expect(desktop.locator('[data-block=second] img')).toBeVisible();
+});

@@ -233,9 +233,7 @@ public static class PagePlanner
     {
         var list = figures.ToList();
         return new PerClass<int>().Select((c, _) => new Weight(
-            list.Where(f => f.Loading != Loading.Later).Sum(f => BytesIn(f, c)),
-            list.Where(f => f.Loading == Loading.Later).Sum(f => BytesIn(f, c))));
-
-        static double BytesIn(FigurePlan f, WidthClass c) => f.On(c) is { IsUnchanged: true } cut ? cut.Picture.FileBytes : f.Fits[c]?.ExpectedBytes ?? 0;
+            list.Where(f => f.Loading != Loading.Later).Sum(f => f.BytesOn(c)),
+            list.Where(f => f.Loading == Loading.Later).Sum(f => f.BytesOn(c))));
     }
 }

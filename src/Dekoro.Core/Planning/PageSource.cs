@@ -76,6 +76,9 @@ public sealed record FigurePlan(
     /// <returns>Null where the picture is hidden.</returns>
     public PlannedCut? On(WidthClass c) => Cuts.FirstOrDefault(cut => cut.On[c]);
 
+    /// <summary>Expected bytes on the commonest device of a class; 0 where it is hidden.</summary>
+    public double BytesOn(WidthClass c) => On(c) is { IsUnchanged: true } cut ? cut.Picture.FileBytes : Fits[c]?.ExpectedBytes ?? 0;
+
     public IEnumerable<PlannedFile> Files => Cuts.SelectMany(cut => cut.Formats.SelectMany(cut.FilesIn)).Concat(LargeFile is null ? [] : [LargeFile]);
 }
 

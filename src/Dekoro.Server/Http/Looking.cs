@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
@@ -105,6 +106,21 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
                     ? new FileTaken(f.Block.Id, cut.Slot.At(viewportCssPx), cut.WidthTakenBy(viewportCssPx, pixelRatio))
                     : new FileTaken(f.Block.Id, 0, 0)),
         ];
+    }
+
+    /// <summary>What of a page would come when on a line, with words as they are packed on their way (RFC 1952).</summary>
+    public async Task<PerClass<Rehearsal>> RehearseAsync(PageSource page, VisitorLine line)
+    {
+        var plan = PagePlanner.Plan(page, book.Facts(page));
+        var text = PackedBytes(await PageAsync(page, Addresses)) + PackedBytes(SiteCss.Write(plan.Layout));
+        return new PerClass<int>().Select((c, _) => Rehearsal.Of(plan, c, line, text));
+
+        static long PackedBytes(string text)
+        {
+            using var packed = new MemoryStream();
+            using (var zip = new GZipStream(packed, CompressionLevel.Optimal, leaveOpen: true)) zip.Write(System.Text.Encoding.UTF8.GetBytes(text));
+            return packed.Length;
+        }
     }
 
     /// <summary>Every ladder of the site, beside another list of widths for comparison.</summary>

@@ -46,6 +46,7 @@ internal static class PageEndpoints
         api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it; with ?after, the mark of the look before, only what changed.");
         api.MapPost("/pages/{id}/markup/{block}", MarkupOf).WithSummary("The markup of one piece of a draft, as the public page will have it.");
         api.MapDelete("/pages/{id}/old-addresses", ForgetOldPath).WithSummary("An address that the page had before leads on to it no longer.");
+        api.MapGet("/pages/{id}/rehearsal", Rehearse).WithSummary("What of a page comes when on a line: slow, fair or good.");
         api.MapGet("/pages/{id}/forecast", ForecastOf).WithSummary("Which file of each picture a browser takes on a device, and how wide it stands there.");
     }
 
@@ -104,6 +105,14 @@ internal static class PageEndpoints
         if (viewportPx is not (>= 1 and <= 20_000) || pixelRatio is not (>= 0.25 and <= 10))
             return Problems.Of(400, "A device has a viewport of 1 to 20000 px and a pixel ratio of 0.25 to 10.", "viewportPx");
         return TypedResults.Ok(looking.On(book.SourceOf(page), viewportPx, pixelRatio));
+    }
+
+    private static async Task<Results<Ok<PerClass<Rehearsal>>, ProblemHttpResult>> Rehearse(string id, string line, Workspace workspace, PlanBook book, Looking looking)
+    {
+        if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
+        return VisitorLine.Offered.FirstOrDefault(l => l.Name == line) is { } offered
+            ? TypedResults.Ok(await looking.RehearseAsync(book.SourceOf(page), offered))
+            : Problems.Of(400, $"A line is {string.Join(", ", VisitorLine.Offered.Select(l => l.Name))}.", "line");
     }
 
     private static async Task<Results<Ok<Markup>, ProblemHttpResult>> MarkupOf(string id, string block, DraftChange change, Workspace workspace, Looking looking)

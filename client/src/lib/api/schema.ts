@@ -1723,6 +1723,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pages/{id}/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What of a page comes when on a line: slow, fair or good. */
+        get: {
+            parameters: {
+                query: {
+                    line: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PerClassOfRehearsal"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pages/{id}/forecast": {
         parameters: {
             query?: never;
@@ -2675,6 +2715,12 @@ export interface components {
             choices: components["schemas"]["ArchiveChoice"][];
             leftOut: components["schemas"]["LeftOut"][];
         };
+        Arrival: {
+            blockId: string;
+            /** Format: double */
+            atMs: number;
+            onScrolling: boolean;
+        };
         AspectRatio: {
             /** Format: double */
             width: number;
@@ -3242,6 +3288,11 @@ export interface components {
             tablet: components["schemas"]["GroundClassLook"];
             desktop: components["schemas"]["GroundClassLook"];
         };
+        PerClassOfRehearsal: {
+            phone: components["schemas"]["Rehearsal"];
+            tablet: components["schemas"]["Rehearsal"];
+            desktop: components["schemas"]["Rehearsal"];
+        };
         PerClassOfWeight: {
             phone: components["schemas"]["Weight"];
             tablet: components["schemas"]["Weight"];
@@ -3338,6 +3389,15 @@ export interface components {
             name: string;
             place: string;
             width: components["schemas"]["Segment"][];
+        };
+        Rehearsal: {
+            /** Format: double */
+            wordsMs: number;
+            /** Format: double */
+            firstScreenMs: number;
+            /** Format: double */
+            allMs: number;
+            pictures: components["schemas"]["Arrival"][];
         };
         Remedy: {
             sentence: string;

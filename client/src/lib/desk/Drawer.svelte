@@ -13,6 +13,7 @@
   import { uploads } from '$lib/library/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import { count, weight } from '$lib/ui/words';
+  import { classes } from './choices';
   import type { Desk } from './desk.svelte';
   import { slotAt } from './geometry';
 
@@ -47,24 +48,37 @@
   );
   const refused = $derived(uploads.list.filter((upload) => upload.state === 'refused'));
 
-  const sentence = $derived(
-    desk.swapping
-      ? 'Point at a picture to try it there: a click keeps it, Escape leaves what stands there.'
-      : desk.gap
-        ? 'Click a picture: it goes where the line stands.'
-        : desk.chosenColumns
-          ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
-          : desk.chosen
-            ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
-            : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
+  const triedWords = $derived(
+    desk.triedFigure && classes.map((c) => `${c} ${desk.triedFigure?.fits[c]?.word ?? 'hidden'}`).join(', '),
   );
+  const sentence = $derived(
+    triedWords
+      ? `As it would stand there: ${triedWords}. A click keeps it.`
+      : desk.swapping
+        ? 'Point at a picture to try it there: a click keeps it, Escape leaves what stands there.'
+        : desk.gap
+          ? 'Click a picture: it goes where the line stands.'
+          : desk.chosenColumns
+            ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
+            : desk.chosen
+              ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
+              : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
+  );
+  /** A pointer on its way across the drawer tries nothing. */
+  const restMs = 120;
+  let trying = 0;
+  /** One was placed: until the pointer moves or a key does, what slides under it is not meant. */
+  let placed = false;
   $effect(() => {
     if (desk.drawerOpen) {
       field?.focus();
       // What is chosen stays in view in the room that is left.
       const chosen = untrack(() => desk.chosen);
       setTimeout(() => desk.reveal(chosen), 60);
-    } else untrack(() => desk.endSwap(null));
+    } else {
+      clearTimeout(trying);
+      untrack(() => desk.endSwap(null));
+    }
   });
 
   const choosing = new Choosing();
@@ -79,12 +93,10 @@
     else if (choosing.ids.size > 0) placeChosen();
     else take(item);
   }
-  /** A pointer on its way across the drawer tries nothing. */
-  const restMs = 120;
-  let trying = 0;
   function tryLater(asset: string | null) {
     clearTimeout(trying);
-    trying = window.setTimeout(() => desk.tryOn(asset), restMs);
+    if (placed && asset) return;
+    if (choosing.ids.size === 0) trying = window.setTimeout(() => desk.tryOn(asset), restMs);
   }
   function placeChosen() {
     desk.place([...choosing.ids]);
@@ -92,11 +104,14 @@
   }
 
   function take(item: FileItem) {
+    clearTimeout(trying);
+    placed = true;
     if (desk.swapping) desk.endSwap(item.id);
     else desk.place([item.id]);
   }
 </script>
 
+<svelte:window onpointermove={() => (placed = false)} onkeydown={() => (placed = false)} />
 <section
   aria-label="Library"
   class="flex flex-none flex-col border-t border-base-content bg-base-100"
@@ -180,7 +195,10 @@
         <button
           class="block w-full cursor-pointer text-left"
           draggable="true"
-          ondragstart={(event) => event.dataTransfer?.setData('application/x-dekoro-picture', item.id)}
+          ondragstart={(event) => {
+            tryLater(null);
+            event.dataTransfer?.setData('application/x-dekoro-picture', item.id);
+          }}
           aria-pressed={choosing.ids.has(item.id)}
           onpointerenter={() => tryLater(item.id)}
           onpointerleave={() => tryLater(null)}

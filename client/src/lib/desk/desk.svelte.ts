@@ -9,6 +9,7 @@ import { FigureViews, frameStyle } from './figureView';
 import { slotAt } from './geometry';
 import { Keeping } from './keeping.svelte';
 import { Cells, takenOut, type At } from './cells.svelte';
+import { tried, triedId, withPieceIn } from './tried';
 import { contentOf, holds, isPiece, piecesOf, type Piece } from './pieces';
 import {
   extensions,
@@ -62,6 +63,8 @@ export class Desk {
   swappingAt = $state<WidthClass | null>(null);
   /** A picture that is tried in that place: drawn there and on the phone proof, and not in the draft. */
   tried = $state<string | null>(null);
+  /** Where, if not in a place that has a picture. */
+  private triedGap: Gap | null = null;
   /** Where the next picture from the drawer goes; null follows the caret. */
   gap = $state.raw<Gap | null>(null);
   /** Where a video is to be put that is being chosen. */
@@ -296,9 +299,26 @@ export class Desk {
 
   /** Shows a picture in the place that is to change, without changing it; null shows what stands there. */
   tryOn(asset: string | null) {
-    if (this.tried === (this.swapping && asset)) return;
-    this.tried = this.swapping && asset;
+    // Cells are filled in their order, and show their pictures when they have them.
+    const gap = this.swapping || (this.chosenColumns && !this.gap) ? null : (this.gap ?? this.caretGap());
+    const now = this.swapping || gap ? asset : null;
+    if (this.tried === now) return;
+    this.tried = now;
+    this.triedGap = now === null ? null : gap;
     void this.askLook();
+  }
+
+  /** The figure that is tried: the place that is to change, or one between two pieces. */
+  get triedFigure() {
+    return this.tried ? (this.look?.figures[this.swapping ?? triedId] ?? null) : null;
+  }
+
+  private showTried() {
+    if (!this.editor) return;
+    const { state, view } = this.editor;
+    const element = this.tried && this.triedGap ? this.views.copyOf(triedId) : null;
+    if (!element && !tried.isShown(state)) return;
+    view.dispatch(state.tr.setMeta(tried.key, element && { pos: this.posOf(this.triedGap!), element }));
   }
 
   /** Ends the choosing of another picture: the one that stood there stays, or another is kept. */
@@ -327,6 +347,7 @@ export class Desk {
   place(assets: string[], gap: Gap | null = this.gap) {
     if (!gap && this.chosenColumns && assets.length > 0) return this.cells.fill(this.chosenColumns.id, assets);
     gap ??= this.caretGap();
+    this.tryOn(null);
     if (!this.editor || assets.length === 0) return;
     const { state, view } = this.editor;
     const nodes = assets.map((asset) => state.schema.node('figure', { id: newId(), asset }));
@@ -594,6 +615,7 @@ export class Desk {
       );
       this.look = this.completed(look);
       this.views.draw(this.look.blocks);
+      this.showTried();
       this.moved++;
       this.problem = '';
     } catch (error) {
@@ -700,6 +722,11 @@ export class Desk {
   private bodyTried(): Schemas['DraftChange'] {
     const body = this.body();
     const [place, asset] = [this.swapping, this.tried];
+    if (asset && this.triedGap) {
+      const document = body.document as JSONContent;
+      const piece = { type: 'figure', attrs: { id: triedId, asset, decorative: true } };
+      return { ...body, document: { ...document, content: withPieceIn(document.content ?? [], this.triedGap, piece) } };
+    }
     if (!place || !asset) return body;
     const within = (node: JSONContent): JSONContent =>
       node.attrs?.id === place

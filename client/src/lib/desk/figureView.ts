@@ -92,6 +92,16 @@ export class FigureViews {
     }
   }
 
+  /** A piece as it was drawn last, to be shown where the document has none; null where it was not drawn. */
+  copyOf(id: string) {
+    const part = this.parts.get(id);
+    if (!part) return null;
+    const copy = part.cloneNode(true) as HTMLElement;
+    for (const image of copy.querySelectorAll('img')) image.loading = 'eager';
+    copy.contentEditable = 'false';
+    return copy;
+  }
+
   private read(html: string) {
     const template = this.frame().createElement('template');
     template.innerHTML = html;

@@ -3,6 +3,7 @@ import { Plugin } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import type { Schemas } from '$lib/api/client';
 import type { FigureViews } from './figureView';
+import { Tried } from './tried';
 
 /** A window drawn by hand on one picture, in fractions of it. */
 export type DrawnCut = { of: string; x: number; y: number; width: number; height: number };
@@ -261,6 +262,7 @@ export const extensions = (views: FigureViews): Extensions => [
   holder('cell', '(block|figure)+', { id: null, ...groundDefaults }, views),
   holder('band', '(block|figure|columns)+', { id: null, ...groundDefaults, ...placeDefaults }, views),
   Button,
+  Tried,
   Link,
   Ids,
   StarterKit.configure({
@@ -272,6 +274,8 @@ export const extensions = (views: FigureViews): Extensions => [
     underline: false,
     trailingNode: false,
     dropcursor: false,
+    // A day's work on one page can be gone back through.
+    undoRedo: { depth: 2000 },
     heading: { levels: [2, 3, 4] },
   }),
 ];

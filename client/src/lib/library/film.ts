@@ -2,10 +2,10 @@
 export async function momentOf(film: HTMLVideoElement, title: string): Promise<File> {
   if (film.videoWidth === 0) throw new Error(cannotDraw);
   const canvas = new OffscreenCanvas(film.videoWidth, film.videoHeight);
-  canvas.getContext('2d')!.drawImage(film, 0, 0);
+  canvas.getContext('2d', { alpha: false })!.drawImage(film, 0, 0);
   const at = film.currentTime.toFixed(1).replace('.', '-');
-  return new File([await canvas.convertToBlob({ type: 'image/png' })], `${title} - at ${at} s.png`, {
-    type: 'image/png',
+  return new File([await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.95 })], `${title} - at ${at} s.jpg`, {
+    type: 'image/jpeg',
   });
 }
 

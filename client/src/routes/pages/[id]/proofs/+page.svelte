@@ -53,13 +53,61 @@
     const inside = frame.contentDocument;
     if (!inside?.querySelector('#content')) return;
     const style = inside.createElement('style');
-    style.textContent = 'html { scrollbar-width: none; }';
+    style.textContent =
+      'html { scrollbar-width: none; } .dk-nothing body { visibility: hidden; } .dk-no-pictures :is(img, video):not(.dk-there), .dk-no-pictures div.ground:not(.dk-there) { visibility: hidden; }';
     inside.head.append(style);
     inside.addEventListener('scroll', () => follow(frame), { passive: true });
     inside.addEventListener('keydown', keys);
     holdStill(inside);
     new ResizeObserver(() => moved++).observe(inside.body);
   }
+
+  const lines = { slow: 'a slow line', fair: 'a fair line', good: 'a good line' } as const;
+  let line = $state<keyof typeof lines>('slow');
+  let rehearsal = $state.raw<Schemas['PerClassOfRehearsal'] | null>(null);
+  let timers: number[] = [];
+
+  /** The page comes as it would on the line: nothing, then the words, then one picture after the other. */
+  async function rehearse() {
+    stopRehearsal();
+    try {
+      const told = await answer(api.GET('/api/pages/{id}/rehearsal', { params: { path: { id }, query: { line } } }));
+      rehearsal = told;
+      for (const [i, c] of classes.entries()) {
+        const inside = frames[i]?.contentDocument;
+        if (!inside) continue;
+        inside.documentElement.classList.add('dk-nothing', 'dk-no-pictures');
+        const come = (ms: number, what: () => void) => timers.push(window.setTimeout(what, ms));
+        come(told[c].wordsMs, () => inside.documentElement.classList.remove('dk-nothing'));
+        for (const { blockId, atMs } of told[c].pictures)
+          come(atMs, () => {
+            const block = inside.querySelector(`[data-block="${CSS.escape(blockId)}"]`);
+            for (const image of picturesOf(block)) image.classList.add('dk-there');
+          });
+        come(told[c].allMs, () => inside.documentElement.classList.remove('dk-no-pictures'));
+      }
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+
+  /** A figure's own, or what stands behind a band or cell. */
+  const picturesOf = (block: Element | null) =>
+    block?.matches('figure')
+      ? block.querySelectorAll('img, video')
+      : (block?.querySelectorAll(':scope > .ground, :scope > picture > .ground') ?? []);
+
+  function stopRehearsal() {
+    timers.forEach((timer) => clearTimeout(timer));
+    timers = [];
+    rehearsal = null;
+    for (const frame of frames) {
+      frame?.contentDocument?.documentElement.classList.remove('dk-nothing', 'dk-no-pictures');
+      for (const one of frame?.contentDocument?.querySelectorAll('.dk-there') ?? []) one.classList.remove('dk-there');
+    }
+  }
+  onMount(() => stopRehearsal);
+  const seconds = (ms: number) => `${(ms / 1000).toFixed(1)} s`;
 
   function follow(frame: HTMLIFrameElement) {
     moved++;
@@ -99,7 +147,17 @@
   <a class="dk-button" href="/pages/{id}"><ArrowLeft size={15} />Desk</a>
   <h1 class="min-w-0 truncate font-semibold">Proofs of {draft?.title || 'Untitled'}</h1>
   <p class="text-quiet">As the draft stands now; scroll one and the others follow.</p>
-  <label class="ml-auto flex min-h-6 items-center gap-1.5">
+  <label class="ml-auto flex items-center gap-1.5">
+    on <select class="dk-field w-28!" aria-label="Line" bind:value={line}>
+      {#each Object.entries(lines) as [name, words] (name)}<option value={name}>{words}</option>{/each}
+    </select>
+  </label>
+  {#if rehearsal}
+    <button class="dk-button" onclick={stopRehearsal}>End the rehearsal</button>
+  {:else}
+    <button class="dk-button" onclick={rehearse}>Rehearse</button>
+  {/if}
+  <label class="flex min-h-6 items-center gap-1.5">
     <input type="checkbox" role="switch" class="toggle toggle-sm" bind:checked={fits} />fit of the pictures
   </label>
 </div>
@@ -157,8 +215,11 @@
           {/key}
         {/if}
       </div>
-      <p class="dk-tabular h-9 flex-none truncate pt-2 text-quiet">
-        {#if look}Pictures {weight(look.weights[c].all)}, {weight(look.weights[c].atOnce)} at once{/if}
+      <p class="dk-tabular min-h-9 flex-none pt-2 text-quiet" aria-live="polite">
+        {#if rehearsal}
+          Words after {seconds(rehearsal[c].wordsMs)}, first screen whole after {seconds(rehearsal[c].firstScreenMs)},
+          all after {seconds(rehearsal[c].allMs)}
+        {:else if look}Pictures {weight(look.weights[c].all)}, {weight(look.weights[c].atOnce)} at once{/if}
       </p>
     </section>
   {/each}

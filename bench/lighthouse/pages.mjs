@@ -1,0 +1,38 @@
+// Lighthouse, as a phone on a slow line, over every page of the published demo site.
+//   npm ci && node pages.mjs
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import lighthouse from 'lighthouse';
+import { chromiumHere } from '../../tests/browser/browser.mjs';
+import { root } from '../browser/tools.mjs';
+
+const data = mkdtempSync(join(tmpdir(), 'dekoro-lighthouse-'));
+const server = spawn('dotnet', [join(root, 'build/server/Dekoro.Server.dll'), 'serve', '--port', '5379', '--data', data], {
+  env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: join(root, 'demo') },
+});
+const url = 'http://127.0.0.1:5379';
+await new Promise((resolve) => server.stdout.on('data', (said) => String(said).includes('ready') && resolve()));
+const published = await fetch(`${url}/api/publish`, { method: 'POST' });
+await published.text();
+const chrome = spawn(chromiumHere.executablePath, [...(chromiumHere.args ?? []), '--headless', '--no-sandbox', '--remote-debugging-port=9333', `--user-data-dir=${join(data, 'chrome')}`, 'about:blank']);
+for (let i = 0; i < 100; i++) {
+  const there = await fetch('http://127.0.0.1:9333/json/version').catch(() => null);
+  if (there?.ok) break;
+  await new Promise((done) => setTimeout(done, 100));
+}
+const pages = await (await fetch(`${url}/api/pages`)).json();
+let [least, access] = [100, 100];
+for (const page of pages) {
+  const { lhr } = await lighthouse(`${url}/live/${page.path}${page.path ? '/' : ''}`, { port: 9333, onlyCategories: ['performance', 'accessibility', 'best-practices'], logLevel: 'error' });
+  const score = (name) => Math.round(100 * (lhr.categories[name]?.score ?? 0));
+  const [fast, open] = [score('performance'), score('accessibility')];
+  [least, access] = [Math.min(least, fast), Math.min(access, open)];
+  const failed = Object.values(lhr.audits).filter((audit) => audit.score !== null && audit.score < 0.9 && audit.scoreDisplayMode !== 'informative').map((audit) => audit.id);
+  console.log(`${String(fast).padStart(4)} ${String(open).padStart(4)} ${String(score('best-practices')).padStart(4)}  shift ${lhr.audits['cumulative-layout-shift'].numericValue.toFixed(3)}  largest ${(lhr.audits['largest-contentful-paint'].numericValue / 1000).toFixed(1)} s  /${page.path}  ${failed.join(' ')}`);
+}
+console.log(`Lighthouse mobile, ${pages.length} pages: performance at least ${least} (wanted: 95), accessibility at least ${access} (wanted: 100)`);
+chrome.kill();
+server.kill();
+rmSync(data, { recursive: true, force: true });
