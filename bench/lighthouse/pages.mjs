@@ -30,7 +30,7 @@ for (const page of pages) {
   const [fast, open] = [score('performance'), score('accessibility')];
   [least, access] = [Math.min(least, fast), Math.min(access, open)];
   const failed = Object.values(lhr.audits).filter((audit) => audit.score !== null && audit.score < 0.9 && audit.scoreDisplayMode !== 'informative').map((audit) => audit.id);
-  console.log(`${String(fast).padStart(4)} ${String(open).padStart(4)} ${String(score('best-practices')).padStart(4)}  shift ${lhr.audits['cumulative-layout-shift'].numericValue.toFixed(3)}  largest ${(lhr.audits['largest-contentful-paint'].numericValue / 1000).toFixed(1)} s  /${page.path}  ${failed.join(' ')}`);
+  console.log(`${String(fast).padStart(4)} ${String(open).padStart(4)} ${String(score('best-practices')).padStart(4)}  shift ${lhr.audits['cumulative-layout-shift'].numericValue.toFixed(3)}  largest ${(Object.values(lhr.audits).find((audit) => /^largest-.*paint$/.test(audit.id)).numericValue / 1000).toFixed(1)} s  /${page.path}  ${failed.join(' ')}`);
 }
 console.log(`Lighthouse mobile, ${pages.length} pages: performance at least ${least} (wanted: 95), accessibility at least ${access} (wanted: 100)`);
 chrome.kill();

@@ -13,7 +13,8 @@ for (const link of document.querySelectorAll('a[data-player]')) {
     frame.focus();
   });
 }
-const wantsStill = matchMedia('(prefers-reduced-motion: reduce)').matches || navigator.connection?.saveData;
+// Nor does anything move where the page is shown in small inside another, as in the tool's own lists.
+const wantsStill = self !== top || matchMedia('(prefers-reduced-motion: reduce)').matches || navigator.connection?.saveData;
 for (const video of wantsStill ? [] : document.querySelectorAll('video[data-behind]')) {
   const button = document.createElement('button');
   let stopped = false;

@@ -319,6 +319,7 @@ export class Desk {
     const element = this.tried && this.triedGap ? this.views.copyOf(triedId) : null;
     if (!element && !tried.isShown(state)) return;
     view.dispatch(state.tr.setMeta(tried.key, element && { pos: this.posOf(this.triedGap!), element }));
+    if (element) this.reveal(triedId);
   }
 
   /** Ends the choosing of another picture: the one that stood there stays, or another is kept. */
