@@ -38,7 +38,7 @@ test('Each bad file gets a sentence of its own and the good ones beside it are t
   expect(peakMb(own.process.pid!)).toBeLessThan(700);
 });
 
-test('Three hundred files at once with three bad ones among them: 297 come in, three say why', async ({ page, own }) => {
+test('Three hundred files at once with three bad ones among them: 297 come in, three say why @long', async ({ page, own }) => {
   test.setTimeout(240_000);
   await page.goto(`${own.url}/library`);
   const files = Array.from({ length: 297 }, (_, i) => ({ name: `sail-${i}.png`, mimeType: 'image/png', buffer: png(96 + (i % 40), 64, i + 1) }));

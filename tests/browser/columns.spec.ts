@@ -193,3 +193,29 @@ test('A colour and a picture stand behind cells, their words are made readable, 
   await page.getByRole('link', { name: 'See the days' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Visit');
 });
+
+test('A place that waits for a picture says the size it wants, is in no public page, and takes the picture that is chosen', async ({ page, own }) => {
+  const [file] = await takeIn(own.url, ['museum-door.jpg']);
+  const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Above.').focus();
+  await frame.getByText('Above.').click();
+  await page.keyboard.press('Control+Enter');
+  for (let i = 0; i < 20 && (await page.evaluate(() => document.activeElement?.textContent?.trim())) !== 'Place for a picture'; i++) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  const waiting = frame.locator('figure .stand-in');
+  await expect(waiting).toHaveText(/A picture of \d+ × \d+ px or more/);
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await expect(sheet).toContainText('visitors do not see it');
+  await sheet.getByRole('button', { name: 'half' }).click();
+  await expect(frame.locator('figure.fig-half .stand-in')).toBeVisible();
+  await passesAxe(page, 'a place that waits');
+  await publish(own.url);
+  const live = await (await fetch(`${own.url}/live/`)).text();
+  expect(live).toContain('Below.');
+  expect(live).not.toMatch(/<figure|stand-in/);
+  await sheet.getByRole('button', { name: 'Choose a picture' }).click();
+  await page.getByRole('region', { name: 'Library' }).getByRole('button', { name: /^Museum door/i }).click();
+  await expect(frame.locator('figure.fig-half img')).toBeVisible();
+  await expect.poll(async () => JSON.stringify(await (await fetch(`${own.url}/api/pages/${id}/draft`)).json())).toContain(`"asset":"${file!.id}","size":"half"`);
+});

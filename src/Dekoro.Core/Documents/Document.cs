@@ -116,6 +116,7 @@ public sealed record TextRun(string Text, bool Bold = false, bool Italic = false
 public sealed record LineBreak : Inline;
 
 /// <summary>A picture standing among the words.</summary>
+/// <param name="AssetId">Empty while the place waits for one.</param>
 public sealed record FigureBlock(
     string Id, string AssetId, FigureSize Size, Side Side, bool TextBeside, CutChoice Cut, AltChoice Alt, CaptionChoice Caption, LinkChoice Link)
     : Block(Id)
@@ -128,8 +129,11 @@ public sealed record FigureBlock(
     /// <summary>Plays where the picture stands; null for a picture alone.</summary>
     public VideoChoice? Video { get; init; }
 
+    /// <summary>True where the place waits for a picture: it is kept on the desk and never published.</summary>
+    public bool IsEmpty => AssetId.Length == 0;
+
     /// <summary>Every picture that stands here on one class of screen or another.</summary>
-    public IEnumerable<string> Assets => WidthClasses.All.Select(c => Exceptions[c]?.AssetId).Prepend(AssetId).OfType<string>().Distinct();
+    public IEnumerable<string> Assets => WidthClasses.All.Select(c => Exceptions[c]?.AssetId).Prepend(AssetId).OfType<string>().Where(id => id.Length > 0).Distinct();
 
     public bool IsHiddenOn(WidthClass c) => Exceptions[c]?.Hidden ?? false;
 

@@ -205,7 +205,6 @@ public sealed class DocumentReader
             return null;
         }
         var asset = Text(attrs, "asset", at, "", 64);
-        if (asset.Length == 0) Refuse(at + "asset", "A figure names its picture by id.");
         var cut = new CutChoice(Shape(attrs, at), Drawn(attrs, at));
         return new FigureBlock(Id(node), asset, Size(attrs, at), Choice(attrs, "side", at, Side.Centre),
             Flag(attrs, "beside", at), cut,
@@ -213,9 +212,10 @@ public sealed class DocumentReader
             new CaptionChoice(Choice(attrs, "captionSource", at, CaptionSource.None), Text(attrs, "caption", at, "", 5000)),
             new LinkChoice(Choice(attrs, "linkKind", at, FigureLinkKind.None), Text(attrs, "linkTarget", at, "", 2000)))
         {
-            Exceptions = Exceptions(attrs, at, cut.Shape),
+            // What is otherwise at a width is set of a picture, and so is what plays over it.
+            Exceptions = asset.Length > 0 ? Exceptions(attrs, at, cut.Shape) : default,
             Look = Look(attrs, at),
-            Video = Video(attrs, at),
+            Video = asset.Length > 0 ? Video(attrs, at) : null,
         };
     }
 

@@ -91,7 +91,7 @@ public sealed class PageFlow
         foreach (var given in blocks)
         {
             if (y > _until) break;
-            if (given is FigureBlock hidden && hidden.IsHiddenOn(_class)) continue;
+            if (given is FigureBlock unseen && (unseen.IsEmpty || unseen.IsHiddenOn(_class))) continue;
             var block = given is FigureBlock one ? one.On(_class) : given;
             var style = TypeScale.Of(block, _layout.Style, setting);
             var before = first ? 0 : afterBand && block is BandBlock ? 0 : Math.Max(space, style.BeforePx);

@@ -82,7 +82,7 @@ public sealed class PageLayout
         {
             FigureBlock figure => StandsOf(figure, f => SlotOf(f.Size)),
             ColumnsBlock columns => CellOf(columns.InRow, columns.Extent) is var slot
-                ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(cell.Blocks.OfType<FigureBlock>().SelectMany(f => StandsOf(f, _ => Padded(slot, 2 * PaddingOf(cell)))))) : [],
+                ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(cell.Blocks.OfType<FigureBlock>().SelectMany(f => StandsOf(f, _ => Inside(slot, cell))))) : [],
             BandBlock band => Behind(band, Page).Concat(band.Blocks.SelectMany(Of)),
             _ => [],
         };
@@ -99,11 +99,13 @@ public sealed class PageLayout
             {
                 var byClass = same.ToDictionary(s => s.Class, s => s.Figure);
                 var on = new PerClass<bool>().Select((c, _) => byClass.ContainsKey(c));
-                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? Padded(slotOf(byClass[c]), framePx) : SlotWidth.None), Style.Classes), null);
+                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? Framed(slotOf(byClass[c]), framePx) : SlotWidth.None), Style.Classes), null);
             }
         }
 
-        static SlotWidth Padded(SlotWidth slot, double px) => px == 0 ? slot : slot.Within(Affine.Container - Affine.Px(px)).AtLeast(1);
+        static SlotWidth Framed(SlotWidth slot, int framePx) => framePx == 0 ? slot : slot.Within(Affine.Container - Affine.Px(framePx)).AtLeast(1);
+
+        static SlotWidth Inside(SlotWidth slot, CellBlock cell) => PaddingOf(cell) is > 0 and var padding ? slot.Within(Affine.Container - Affine.Px(2 * padding)) : slot;
     }
 
     /// <summary>

@@ -53,7 +53,7 @@ public static class PagePlanner
         var links = ReadLinks(page, facts.Addresses, notices);
         notices.AddRange(page.Document.Words.OfType<ButtonBlock>().Select(NoticeOf).OfType<Notice>());
         var figures = ImmutableDictionary.CreateBuilder<string, FigurePlan>();
-        foreach (var figure in page.Document.Figures)
+        foreach (var figure in page.Document.Figures.Where(f => !f.IsEmpty))
         {
             if (!facts.Pictures.TryGetValue(figure.AssetId, out var picture))
             {
@@ -64,11 +64,13 @@ public static class PagePlanner
             figures.Add(figure.Id, FigureOf(figure, picture, cuts, loading[figure.Id], layout, facts, notices));
         }
         var planned = figures.ToImmutable();
+        var empty = layout.Standing(laid).Where(s => s.Figure.IsEmpty).Select(s => EmptyPlace.Of(s, layout)).ToImmutableDictionary(e => e.Block.Id);
+        notices.AddRange(empty.Values.Select(e => new Notice(e.Block.Id, string.Create(CultureInfo.InvariantCulture, $"This place waits for a picture of {e.WantsWidthPx} × {e.WantsHeightPx} px or more; visitors do not see it."))));
         // A band without a ground has words on the page's paper, and a height of its own.
         var grounds = page.Document.Grounded.Concat(page.Document.Blocks.OfType<BandBlock>()).DistinctBy(b => b.Id)
             .Select(b => GroundPlan.Of(b, planned.GetValueOrDefault(b.Id), facts.Grids.GetValueOrDefault(b.Ground.AssetId ?? ""), laid, layout)).ToImmutableDictionary(b => b.Block.Id);
         notices.AddRange(grounds.Values.Select(NoticeOf).OfType<Notice>());
-        return new PagePlan(page, layout, facts.Addresses, planned, grounds, links, notices.ToImmutable(), WeightsOf(planned.Values));
+        return new PagePlan(page, layout, facts.Addresses, planned, empty, grounds, links, notices.ToImmutable(), WeightsOf(planned.Values));
     }
 
     /// <summary>What a place shows of a picture: what was drawn by hand, or its shape, steered by the keep area, or the whole.</summary>

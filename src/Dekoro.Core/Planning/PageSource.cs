@@ -82,6 +82,18 @@ public sealed record FigurePlan(
     public IEnumerable<PlannedFile> Files => Cuts.SelectMany(cut => cut.Formats.SelectMany(cut.FilesIn)).Concat(LargeFile is null ? [] : [LargeFile]);
 }
 
+/// <summary>A place that waits for a picture, and how large one is sharp there on every screen.</summary>
+public sealed record EmptyPlace(FigureBlock Block, PerClass<bool> Beside, int WantsWidthPx, int WantsHeightPx)
+{
+    private const double UsualShape = 1.5;
+
+    public static EmptyPlace Of(Stand stand, PageLayout layout)
+    {
+        var width = WidthClasses.All.Max(c => Fit.SharpFromPxOf(c, stand.Box, layout.Style.Devices, layout.Style.Classes));
+        return new(stand.Figure, layout.BesideOf(stand.Figure), width, (int)Math.Ceiling(width / (stand.Figure.Cut.Shape?.Value ?? UsualShape)));
+    }
+}
+
 /// <summary>Something a person should know about a piece of the page.</summary>
 /// <param name="Blocks">True where it keeps the piece from being published.</param>
 public sealed record Notice(string BlockId, string Sentence, bool Blocks = false);
@@ -96,7 +108,7 @@ public readonly record struct Weight(double AtOnce, double Later)
 
 /// <summary>The plan of one page: what every reader of it needs, worked out once.</summary>
 public sealed record PagePlan(
-    PageSource Page, PageLayout Layout, SiteAddresses Addresses, ImmutableDictionary<string, FigurePlan> Figures,
+    PageSource Page, PageLayout Layout, SiteAddresses Addresses, ImmutableDictionary<string, FigurePlan> Figures, ImmutableDictionary<string, EmptyPlace> Empty,
     ImmutableDictionary<string, GroundPlan> Grounds, ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights)
 {
     /// <summary>Every picture of which files are needed; one may come more than once.</summary>

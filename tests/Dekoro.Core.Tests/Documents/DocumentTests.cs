@@ -138,7 +138,6 @@ public sealed class DocumentTests
     [InlineData("""{"type":"iframe"}""", "content[0]")]
     [InlineData("""{"type":"paragraph"},{"type":"figure","attrs":{"asset":"a","size":"huge"}}""", "content[1].attrs.size")]
     [InlineData("""{"type":"figure","attrs":{"asset":"a","size":20}}""", "content[0].attrs.size")]
-    [InlineData("""{"type":"figure","attrs":{"size":"wide"}}""", "content[0].attrs.asset")]
     [InlineData("""{"type":"figure","attrs":{"asset":"a","shape":"16x9"}}""", "content[0].attrs.shape")]
     [InlineData("""{"type":"heading","attrs":{"level":1}}""", "content[0].attrs.level")]
     [InlineData("""{"type":"blockquote","content":[{"type":"figure","attrs":{"asset":"a"}}]}""", "content[0].content[0]")]

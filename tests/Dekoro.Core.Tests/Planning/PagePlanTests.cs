@@ -158,4 +158,17 @@ public sealed class PagePlanTests
     [InlineData(PictureFormat.Svg, true, 1, new[] { OutputFormat.Svg })]
     public void Formats_follow_what_the_picture_is(PictureFormat format, bool alpha, int frames, OutputFormat[] expected) =>
         Assert.Equal(expected, Plan(Page(Figure()), [Picture(format: format, alpha: alpha, frames: frames)]).Figures["f1"].Main.Formats);
+
+    [Fact]
+    public void A_place_that_waits_says_the_size_that_would_be_sharp_there_and_is_no_figure() => Gen.Enum<SizeRole>().Sample(role =>
+    {
+        var plan = Sample.Plan(Sample.Page(Sample.Text("p", "Words"), Sample.Figure("waits", asset: "", role: role, shape: "2:1")), []);
+        var empty = Assert.Single(plan.Empty).Value;
+        Assert.Empty(plan.Figures);
+        Assert.Contains($"waits for a picture of {empty.WantsWidthPx} × {empty.WantsHeightPx} px or more", Assert.Single(plan.Notices).Sentence, StringComparison.Ordinal);
+        // A picture of just that size is sharp on every screen, and one of a px less is not.
+        bool IsSharp(int width) => Sample.Plan(Sample.Page(Sample.Figure("f", role: role)), [Sample.Picture(width: width, height: width / 2)]).Figures["f"].Fits is var fits && WidthClasses.All.All(c => fits[c] is { Word: FitWord.Sharp });
+        Assert.True(IsSharp(empty.WantsWidthPx));
+        Assert.False(IsSharp(empty.WantsWidthPx - 1));
+    });
 }

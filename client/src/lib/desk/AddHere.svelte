@@ -33,6 +33,7 @@
     ['Quote', 'blockquote'],
     ['Rule', 'horizontalRule'],
     ['Button', 'button'],
+    ['Place for a picture', 'figure'],
     ['Columns', 'columns'],
     ['Band', 'band'],
   ] as const;

@@ -19,7 +19,7 @@
     const element = figure || whole ? desk.elementOf(desk.chosen) : null;
     if (!element) return null;
     const { left, top, width, height } = (
-      (figure && element.querySelector('img, video')) ??
+      (figure && element.querySelector('img, video, .stand-in')) ??
       element
     ).getBoundingClientRect();
     // Hidden at this width, it has no box.

@@ -93,7 +93,7 @@
       {@const figure = desk.inner.find((one) => one.id === cell.figure)?.figure}
       {@const name = cell.figure ? (desk.look?.figures[cell.figure]?.title ?? 'Picture') : 'no picture'}
       <li class="flex items-center gap-2 border-t border-hair py-1">
-        {#if figure}<img
+        {#if figure?.asset}<img
             src={proofOf(figure.asset, 160)}
             alt=""
             class="h-8 w-12 object-contain object-left"

@@ -21,7 +21,9 @@
   let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
   const look = $derived(desk.look?.figures[id]);
   const piece = $derived(desk.chosenPiece);
-  const picture = createQuery(() => onePicture(figure.asset));
+  const picture = createQuery(() => ({ ...onePicture(figure.asset), enabled: figure.asset !== '' }));
+  /** What a place that waits for a picture wants of it. */
+  const wants = $derived(desk.look?.notices.find((notice) => notice.blockId === id)?.sentence ?? '');
   const file = $derived(picture.data?.file);
   const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
   let open = $state({
@@ -84,44 +86,50 @@
 </script>
 
 <div class="border-b border-hair px-4 py-3">
-  <PieceMoves {desk} name={look?.title ?? 'Picture'} />
-  <div class="mt-2 flex gap-3">
-    {#if look}<img
-        src={proofOf(look.picture, 160, look.cut)}
-        alt=""
-        class="h-17 w-17 object-contain object-left"
-      />{/if}
-    <div class="min-w-0">
-      <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : ''}</p>
-      <button
-        class="dk-button mt-1.5"
-        aria-pressed={desk.swapping === id && desk.swappingAt === null}
-        onclick={() => desk.beginSwap(id)}>Change the picture</button
-      >
-      <a class="dk-button mt-1.5" href="/library/room/{figure.asset}?from={encodeURIComponent(desk.id)}"
-        >Room<span class="dk-key">F</span></a
-      >
-    </div>
-  </div>
+  <PieceMoves {desk} name={figure.asset === '' ? 'A place that waits' : (look?.title ?? 'Picture')} />
+  {#if figure.asset === ''}
+    <p class="mt-1">{wants}</p>
+    <button class="dk-button main mt-2" aria-pressed={desk.swapping === id} onclick={() => desk.beginSwap(id)}
+      >Choose a picture</button
+    >
+  {:else}<div class="mt-2 flex gap-3">
+      {#if look}<img
+          src={proofOf(look.picture, 160, look.cut)}
+          alt=""
+          class="h-17 w-17 object-contain object-left"
+        />{/if}
+      <div class="min-w-0">
+        <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : ''}</p>
+        <button
+          class="dk-button mt-1.5"
+          aria-pressed={desk.swapping === id && desk.swappingAt === null}
+          onclick={() => desk.beginSwap(id)}>Change the picture</button
+        >
+        <a class="dk-button mt-1.5" href="/library/room/{figure.asset}?from={encodeURIComponent(desk.id)}"
+          >Room<span class="dk-key">F</span></a
+        >
+      </div>
+    </div>{/if}
 </div>
 
-<section class="border-b border-hair px-4 py-2.5" aria-label="Fit at each width">
-  <h3 class="mb-1 font-semibold">Fit at each width{desk.tried ? ', as tried' : ''}</h3>
-  {#if look}
-    <FitTable {desk} {look}>
-      {#snippet mend()}
-        {#if look.remedy?.size}
-          <button class="dk-link" onclick={() => set({ size: look.remedy?.size as FigureAttrs['size'] })}>use it</button
-          >
-        {:else if look.remedy?.wholePicture}
-          <button class="dk-link" onclick={() => set({ shape: null, cut: null })}>use it whole</button>
-        {/if}
-      {/snippet}
-    </FitTable>
-  {:else}
-    <p class="text-quiet">{desk.problem || 'Being worked out.'}</p>
-  {/if}
-</section>
+{#if figure.asset !== '' || desk.tried}<section class="border-b border-hair px-4 py-2.5" aria-label="Fit at each width">
+    <h3 class="mb-1 font-semibold">Fit at each width{desk.tried ? ', as tried' : ''}</h3>
+    {#if look}
+      <FitTable {desk} {look}>
+        {#snippet mend()}
+          {#if look.remedy?.size}
+            <button class="dk-link" onclick={() => set({ size: look.remedy?.size as FigureAttrs['size'] })}
+              >use it</button
+            >
+          {:else if look.remedy?.wholePicture}
+            <button class="dk-link" onclick={() => set({ shape: null, cut: null })}>use it whole</button>
+          {/if}
+        {/snippet}
+      </FitTable>
+    {:else}
+      <p class="text-quiet">{desk.problem || 'Being worked out.'}</p>
+    {/if}
+  </section>{/if}
 
 <Group name="Shape and cut" value={cutWords} bind:open={open.cut}>
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shape">
@@ -271,6 +279,10 @@
   <LookChoice {desk} {figure} onset={(chosen) => set({ look: chosen })} />
 </Group>
 
-<Group name="Exceptions at a width" value={exceptions.join('; ') || 'none'} bind:open={open.exceptions}>
-  <Exceptions {desk} {id} {figure} />
-</Group>
+{#if figure.asset !== ''}<Group
+    name="Exceptions at a width"
+    value={exceptions.join('; ') || 'none'}
+    bind:open={open.exceptions}
+  >
+    <Exceptions {desk} {id} {figure} />
+  </Group>{/if}

@@ -66,7 +66,10 @@
             desk.choose(piece.id);
           }}
         >
-          {#if piece.figure}
+          {#if piece.figure && !piece.figure.asset}
+            <span class="h-9 w-14 flex-none border border-dashed border-edge" aria-hidden="true"></span>
+            <span class="truncate text-quiet">A place that waits</span>
+          {:else if piece.figure}
             <img
               src={proofOf(piece.figure.asset, 160)}
               alt=""

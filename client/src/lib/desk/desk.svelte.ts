@@ -346,6 +346,11 @@ export class Desk {
 
   /** Puts pictures in, one after the other, and chooses the last; with columns chosen they go into the empty cells. */
   place(assets: string[], gap: Gap | null = this.gap) {
+    if (!gap && this.chosenPiece?.figure?.asset === '' && assets[0]) {
+      // A place that waits takes the first.
+      this.setFigure(this.chosenPiece.id, { asset: assets[0] });
+      assets = assets.slice(1);
+    }
     if (!gap && this.chosenColumns && assets.length > 0) return this.cells.fill(this.chosenColumns.id, assets);
     gap ??= this.caretGap();
     this.tryOn(null);
@@ -433,7 +438,16 @@ export class Desk {
   }
 
   insert(
-    kind: 'band' | 'button' | 'columns' | 'paragraph' | 'heading' | 'bulletList' | 'blockquote' | 'horizontalRule',
+    kind:
+      | 'band'
+      | 'button'
+      | 'columns'
+      | 'figure'
+      | 'paragraph'
+      | 'heading'
+      | 'bulletList'
+      | 'blockquote'
+      | 'horizontalRule',
     gap: Gap,
   ) {
     if (!this.editor) return;
@@ -448,6 +462,7 @@ export class Desk {
       blockquote: () => schema.node('blockquote', { id }, empty()),
       horizontalRule: () => schema.node('horizontalRule', { id }),
       button: () => schema.node('button', { id }),
+      figure: () => schema.node('figure', { id }),
       columns: () =>
         schema.node(
           'columns',

@@ -58,7 +58,7 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
       desk.drawerOpen = !desk.drawerOpen;
       return true;
     case 'f': {
-      const asset = figure?.asset ?? desk.chosenPiece?.band?.picture;
+      const asset = (figure?.asset ?? desk.chosenPiece?.band?.picture) || null;
       if (!asset) return false;
       desk.toRoom(asset);
       return true;

@@ -31,7 +31,7 @@ const leastHeightPx = 20;
  */
 export function resize(grab: Grab) {
   const { event, corner, element, scale } = grab;
-  const image = element.querySelector('img')!;
+  const image = element.querySelector<HTMLElement>('img, video, .stand-in')!;
   const start = image.getBoundingClientRect();
   const was = { figure: element.style.cssText, image: image.style.cssText };
   let now: Resizing | null = null;
