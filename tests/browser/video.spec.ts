@@ -15,7 +15,8 @@ test('A video from this computer stands by its still, gets another, and plays fo
   await expect(page.getByRole('dialog').getByRole('alert')).toHaveText('This is no video: choose an MP4 or WebM file.');
   await page.getByLabel('Video from this computer').setInputFiles([demoFile('kites-in-the-wind.webm')]);
   await expect(frame.locator('figure video')).toBeVisible();
-  const first = (await figureOf(own.url, id)) ?? (await expect.poll(() => figureOf(own.url, id)).toBeTruthy(), (await figureOf(own.url, id))!);
+  await expect.poll(() => figureOf(own.url, id)).toBeTruthy();
+  const first = (await figureOf(own.url, id))!;
   // 16 : 9 as the film is, sharp up to its own 960 px.
   const box = (await frame.locator('figure video').boundingBox())!;
   expect(box.width / box.height).toBeCloseTo(16 / 9, 1);

@@ -30,18 +30,20 @@ public sealed record Document(ImmutableArray<Block> Blocks)
             }).OfType<Block>(),
         ];
 
-        GroundedBlock InGround(GroundedBlock b) =>
-            b with { Ground = b.Ground with { AssetId = b.Behind is { } behind ? change(behind)?.AssetId : null }, Blocks = Changed(b.Blocks) };
+        GroundedBlock InGround(GroundedBlock b) => b with { Ground = b.Ground.WithPicture(b.Behind is { } behind ? change(behind)?.AssetId : null), Blocks = Changed(b.Blocks) };
     }
 
-    /// <summary>Every piece that holds no others but words, in the order of the page; not what stands in lists and quotes.</summary>
-    public IEnumerable<Block> Words => WordsIn(Blocks);
+    /// <summary>Every button, wherever it stands.</summary>
+    public IEnumerable<ButtonBlock> Buttons => ButtonsIn(Blocks);
 
-    private static IEnumerable<Block> WordsIn(IEnumerable<Block> blocks) => blocks.SelectMany(b => b switch
+    private static IEnumerable<ButtonBlock> ButtonsIn(IEnumerable<Block> blocks) => blocks.SelectMany(b => b switch
     {
-        ColumnsBlock columns => WordsIn(columns.Pieces),
-        GroundedBlock grounded => WordsIn(grounded.Blocks),
-        _ => [b],
+        ButtonBlock button => [button],
+        ColumnsBlock columns => ButtonsIn(columns.Pieces),
+        GroundedBlock grounded => ButtonsIn(grounded.Blocks),
+        ListBlock list => ButtonsIn(list.Items.SelectMany(item => item)),
+        QuoteBlock quote => ButtonsIn(quote.Blocks),
+        _ => Enumerable.Empty<ButtonBlock>(),
     });
 
     /// <summary>Bands and cells with something behind their words, in the order of the page.</summary>

@@ -118,13 +118,13 @@ public sealed class DocumentReader
 
     private ColumnsBlock Columns(JsonElement node, string path)
     {
-        var (inRow, extent, cells, at0) = (ColumnsBlock.LeastInRow, Extent.Column, ImmutableArray.CreateBuilder<CellBlock>(), path + ".attrs.");
+        var (inRow, extent, cells, attrsAt) = (ColumnsBlock.LeastInRow, Extent.Column, ImmutableArray.CreateBuilder<CellBlock>(), path + ".attrs.");
         var attrs = AttrsOf(node);
         if (attrs.EnumerateObject().Any())
         {
-            extent = Choice(attrs, "extent", at0, Extent.Column);
+            extent = Choice(attrs, "extent", attrsAt, Extent.Column);
             if (!attrs.TryGetProperty("inRow", out var n) || n.ValueKind != JsonValueKind.Number || !n.TryGetInt32(out inRow) || inRow is < ColumnsBlock.LeastInRow or > ColumnsBlock.MostInRow)
-                Refuse(at0 + "inRow", $"From {ColumnsBlock.LeastInRow} to {ColumnsBlock.MostInRow} cells stand in a row.");
+                Refuse(attrsAt + "inRow", $"From {ColumnsBlock.LeastInRow} to {ColumnsBlock.MostInRow} cells stand in a row.");
         }
         foreach (var (cell, at) in Children(node, path))
         {
@@ -139,7 +139,7 @@ public sealed class DocumentReader
             }
         }
         if (cells.Count == 0) Refuse(path, "Columns hold one cell at least.");
-        return new(Id(node), inRow, extent, Each(attrs, "leastHeight", at0, BandBlock.MostHeightPx), Choice(attrs, "across", at0, Side.Left), Choice(attrs, "down", at0, Down.Middle), cells.ToImmutable());
+        return new(Id(node), inRow, extent, Each(attrs, "leastHeight", attrsAt, BandBlock.MostHeightPx), Choice(attrs, "across", attrsAt, Side.Left), Choice(attrs, "down", attrsAt, Down.Middle), cells.ToImmutable());
     }
 
     private static JsonElement AttrsOf(JsonElement node) => node.TryGetProperty("attrs", out var given) && given.ValueKind == JsonValueKind.Object ? given : Nothing;

@@ -12,6 +12,9 @@ namespace Dekoro.Core.Documents;
 /// <param name="TintStrength">0 to 256 for each class of screen.</param>
 public sealed record Ground(Srgb? Colour, string? AssetId, bool Repeats, Srgb Tint, PerClass<int> TintStrength, WordsTone Words, string? VideoId = null)
 {
+    /// <summary>Another picture, or none; a video plays over a picture only.</summary>
+    public Ground WithPicture(string? assetId) => this with { AssetId = assetId, VideoId = assetId is null ? null : VideoId };
+
     public static Ground None { get; } = new(null, null, false, Srgb.Black, default, WordsTone.Dark);
 }
 

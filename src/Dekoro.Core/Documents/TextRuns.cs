@@ -29,11 +29,13 @@ public static class TextRuns
     };
 
     /// <summary>Files of the library that play on a page, or are shown while one plays.</summary>
-    public static IEnumerable<string> FilesPlayedIn(Document page) =>
-        page.Figures.SelectMany(f => f.Video is VideoChoice.Own own ? new[] { own.FileId, own.CaptionsId } : []).Concat(page.Grounded.Select(b => b.Ground.VideoId)).OfType<string>();
+    /// <returns>Each with the piece in which it plays.</returns>
+    public static IEnumerable<(string BlockId, string FileId)> FilesPlayedIn(Document page) =>
+        page.Figures.SelectMany(f => f.Video is VideoChoice.Own own ? new[] { (f.Id, own.FileId), (f.Id, own.CaptionsId) } : [])
+            .Concat(page.Grounded.Select(b => (b.Id, b.Ground.VideoId))).Where(played => played.Item2 is not null).Select(played => (played.Id, played.Item2!));
 
     /// <summary>Every link of a page as it is written, whether or not it leads anywhere.</summary>
     public static IEnumerable<string> LinksIn(Document page) =>
         page.Blocks.SelectMany(In).Select(r => r.Run.Link).Concat(page.Figures.Select(LinkOf)).OfType<string>()
-            .Concat(FilesPlayedIn(page).Select(id => Link.File.Scheme + id));
+            .Concat(FilesPlayedIn(page).Select(played => Link.File.Scheme + played.FileId));
 }

@@ -90,7 +90,8 @@ public sealed class PageFlow
         var (first, afterBand) = (true, false);
         foreach (var given in blocks)
         {
-            if (y > _until) break;
+            // Only between the pieces of the page: how high a band is takes all that stands in it.
+            if (setting == Setting.Column && y > _until) break;
             if (given is FigureBlock unseen && (unseen.IsEmpty || unseen.IsHiddenOn(_class))) continue;
             var block = given is FigureBlock one ? one.On(_class) : given;
             var style = TypeScale.Of(block, _layout.Style, setting);

@@ -51,7 +51,9 @@ public static class PagePlanner
         foreach (var figure in given.Document.Figures.Where(f => f.Assets.Skip(1).Any(id => !facts.Pictures.ContainsKey(id))))
             notices.Add(new(figure.Id, "The other picture that was chosen for one width is no longer in the library: the usual one stands there until you choose again."));
         var links = ReadLinks(page, facts.Addresses, notices);
-        notices.AddRange(page.Document.Words.OfType<ButtonBlock>().Select(NoticeOf).OfType<Notice>());
+        notices.AddRange(TextRuns.FilesPlayedIn(page.Document).Where(played => !facts.Addresses.FileById.ContainsKey(played.FileId)).DistinctBy(played => played.BlockId)
+            .Select(played => new Notice(played.BlockId, "A file of the video that stood here is no longer in the library: choose another, or take it out.", true)));
+        notices.AddRange(page.Document.Buttons.Select(NoticeOf).OfType<Notice>());
         var figures = ImmutableDictionary.CreateBuilder<string, FigurePlan>();
         foreach (var figure in page.Document.Figures.Where(f => !f.IsEmpty))
         {
@@ -125,8 +127,6 @@ public static class PagePlanner
         var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
-        foreach (var id in TextRuns.FilesPlayedIn(new Document([figure])).Where(id => !facts.Addresses.FileById.ContainsKey(id)))
-            notices.Add(new(figure.Id, "A file of the video that stood here is no longer in the library: choose another, or take it out.", true));
         var fitOf = new PerClass<int>().Select((c, _) => fits.Select(f => f[c]).FirstOrDefault(fit => fit is not null));
         return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure is { Link.Kind: FigureLinkKind.LargeFile, Video: null } ? LargeFileOf(picture) : null);
     }

@@ -116,5 +116,5 @@ public sealed record PagePlan(
 
     /// <summary>Every link that leads somewhere, of words and of pictures.</summary>
     public IEnumerable<Link> LinksOut => Links.Values.Select(r => r.Link).Concat(Figures.Values.Select(f => f.Link)).OfType<Link>()
-        .Concat(TextRuns.FilesPlayedIn(Page.Document).Where(Addresses.FileById.ContainsKey).Select(id => new Link.File(id)));
+        .Concat(TextRuns.FilesPlayedIn(Page.Document).Select(played => played.FileId).Where(Addresses.FileById.ContainsKey).Select(id => new Link.File(id)));
 }

@@ -123,6 +123,23 @@ public sealed class GroundPlanTests
     }
 
     [Fact]
+    public void A_film_behind_goes_with_its_picture_and_is_told_where_its_file_is_gone()
+    {
+        var band = Band(Behind() with { VideoId = "film" }, default, Sample.Text("p1", "Words"));
+        Assert.Contains("A file of the video", Assert.Single(Plan(band).Notices, n => n.Blocks).Sentence, StringComparison.Ordinal);
+        Assert.Equal(Ground.None, ((BandBlock)new Document([band]).WithFigures(_ => null).Blocks[0]).Ground);
+    }
+
+    [Fact]
+    public void A_high_band_that_begins_in_the_first_screen_is_laid_whole_before_its_words_are_moved_down()
+    {
+        // What stands in it fills it: its picture is at the top, and would be far down if only the first screen's part of it were laid.
+        var words = Enumerable.Range(0, 40).Select(i => (Block)Sample.Text($"p{i}", "Words"));
+        var plan = Plan(Band(Ground.None with { Colour = Srgb.White }, new(2000, 2000, 2000), [Sample.Figure("top"), .. words]));
+        Assert.Equal(Loading.First, plan.Figures["top"].Loading);
+    }
+
+    [Fact]
     public void A_button_that_leads_nowhere_waits_and_says_so()
     {
         var plan = Plan(Band(Ground.None, default, new ButtonBlock("b1", "Come and see", "", ButtonKind.Filled), new ButtonBlock("b2", "Visit", "page:visit", ButtonKind.Filled), new ButtonBlock("b3", "Gone", "page:gone", ButtonKind.Filled)));

@@ -3508,6 +3508,7 @@ export interface components {
             bands: components["schemas"]["BandOffer"];
             looks: components["schemas"]["LookOffer"][];
             lookLimits: components["schemas"]["LookLimits"];
+            lines: string[];
             isPublished: boolean;
         };
         SizeOffer: {

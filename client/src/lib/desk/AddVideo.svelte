@@ -3,7 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { stillOf } from '$lib/library/film';
-  import { otherFiles } from '$lib/library/otherFiles';
+  import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
   import { uploads } from '$lib/library/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
@@ -12,7 +12,7 @@
 
   let { desk }: { desk: Desk } = $props();
   const files = createQuery(() => otherFiles(''));
-  const videos = $derived(files.data?.items.filter((file) => file.kind === 'video' && !file.awaySince) ?? []);
+  const videos = $derived(thereOf(files.data?.items, isVideo));
   let address = $state('');
   let problem = $state('');
   let busy = $state('');
@@ -20,7 +20,7 @@
   let withoutStill = $state<string | null>(null);
 
   async function attempt(saying: string, work: () => Promise<void>) {
-    [busy, problem] = [saying, ''];
+    [busy, problem, withoutStill] = [saying, '', null];
     try {
       await work();
     } catch (error) {
@@ -42,10 +42,16 @@
     desk.placeVideo(still, { file, captions: null, controls: true, loops: false, startsItself: false });
   }
 
+  const withStill = (file: string, given: File[]) =>
+    attempt('The still is taken.', async () => {
+      const [still] = await uploads.add(given);
+      place(file, still ?? null);
+    });
+
   const fromFiles = (given: File[]) =>
     attempt('The video is on its way.', async () => {
       const { ids, refused } = await uploads.addOthers(given);
-      const found = (await files.refetch()).data?.items.find((one) => ids.includes(one.id) && one.kind === 'video');
+      const found = (await files.refetch()).data?.items.find((one) => ids.includes(one.id) && isVideo(one));
       if (found) await placeOwn(found.id, found.title);
       else throw new Error(refused ?? 'This is no video: choose an MP4 or WebM file.');
     });
@@ -104,8 +110,7 @@
         label="A picture as the still"
         accept="image/*"
         many={false}
-        onfiles={(given) => void attempt('', async () => place(withoutStill!, (await uploads.add(given))[0] ?? null))}
-        >A picture as the still</FilePick
+        onfiles={(given) => void withStill(withoutStill!, given)}>A picture as the still</FilePick
       >
     {/if}
   {/if}

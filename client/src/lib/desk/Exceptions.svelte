@@ -131,6 +131,7 @@
           </select>
         </div>
       {/if}
+      <p class="dk-label">Shape</p>
       <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shape on {c}">
         <button
           class="dk-button"

@@ -1,7 +1,7 @@
 <!-- What stands behind the words of a band or cell: whether they can be read, the picture, the colour and the tint. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { otherFiles } from '$lib/library/otherFiles';
+  import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
   import { proofOf } from '$lib/api/client';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Group from '$lib/ui/Group.svelte';
@@ -9,12 +9,13 @@
   import { classes, inEach } from './choices';
   import ColourChoice from './ColourChoice.svelte';
   import type { Desk } from './desk.svelte';
+  import FileChoice from './FileChoice.svelte';
   import FitTable from './FitTable.svelte';
   import type { Each, GroundAttrs } from './schema';
 
   let { desk, id, ground, name }: { desk: Desk; id: string; ground: GroundAttrs; name: 'band' | 'cell' } = $props();
   const files = createQuery(() => otherFiles(''));
-  const videos = $derived(files.data?.items.filter((file) => file.kind === 'video' && !file.awaySince) ?? []);
+  const videos = $derived(thereOf(files.data?.items, isVideo));
   const look = $derived(desk.look?.grounds[id]);
   const behind = $derived(desk.look?.figures[id]);
   const offer = $derived(desk.site.bands);
@@ -110,16 +111,7 @@
     {#if behind && !ground.repeats}<div class="mt-1"><FitTable {desk} look={behind} /></div>{/if}
   {/if}
   {#if ground.picture && !ground.repeats && videos.length > 0}
-    <label class="dk-label mt-2" for="video-behind">Moving picture over it</label>
-    <select
-      id="video-behind"
-      class="dk-field"
-      value={ground.video ?? ''}
-      onchange={(event) => set({ video: event.currentTarget.value || null })}
-    >
-      <option value="">none</option>
-      {#each videos as file (file.id)}<option value={file.id}>{file.title}</option>{/each}
-    </select>
+    <FileChoice label="Moving picture over it" value={ground.video} files={videos} onset={(video) => set({ video })} />
     {#if ground.video}<p class="mt-1 text-quiet">
         It plays without sound, with a way to pause it; who wants no movement sees the picture. The words are measured
         on the picture: choose one like the video.

@@ -3,15 +3,16 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { sentenceOf } from '$lib/api/client';
   import { filmAt, momentOf } from '$lib/library/film';
-  import { otherFiles } from '$lib/library/otherFiles';
+  import { isCaptions, otherFiles, thereOf } from '$lib/library/otherFiles';
   import { uploads } from '$lib/library/uploads.svelte';
+  import FileChoice from './FileChoice.svelte';
   import type { FigureAttrs, OwnVideo } from './schema';
 
   let { figure, set }: { figure: FigureAttrs; set: (change: Partial<FigureAttrs>) => void } = $props();
   const own = $derived(figure.video && 'file' in figure.video ? figure.video : null);
   const hosted = $derived(figure.video && 'player' in figure.video ? figure.video : null);
   const files = createQuery(() => otherFiles(''));
-  const captions = $derived(files.data?.items.filter((file) => file.mediaType === 'text/vtt' && !file.awaySince) ?? []);
+  const captions = $derived(thereOf(files.data?.items, isCaptions));
   let player = $state<HTMLVideoElement>();
   let problem = $state('');
   const change = (to: Partial<OwnVideo>) => own && set({ video: { ...own, ...to } });
@@ -51,16 +52,7 @@
     </label>
   {/each}
   {#if own.startsItself}<p class="text-quiet">What moves by itself always has its controls.</p>{/if}
-  <label class="dk-label mt-2" for="video-captions">Captions</label>
-  <select
-    id="video-captions"
-    class="dk-field"
-    value={own.captions ?? ''}
-    onchange={(event) => change({ captions: event.currentTarget.value || null })}
-  >
-    <option value="">none</option>
-    {#each captions as file (file.id)}<option value={file.id}>{file.title}</option>{/each}
-  </select>
+  <FileChoice label="Captions" value={own.captions} files={captions} onset={(id) => change({ captions: id })} />
   {#if captions.length === 0}<p class="mt-1 text-quiet">
       A file of captions (.vtt) in the library can be chosen here.
     </p>{/if}

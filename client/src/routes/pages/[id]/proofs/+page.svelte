@@ -62,8 +62,7 @@
     new ResizeObserver(() => moved++).observe(inside.body);
   }
 
-  const lines = { slow: 'a slow line', fair: 'a fair line', good: 'a good line' } as const;
-  let line = $state<keyof typeof lines>('slow');
+  let line = $state('slow');
   let rehearsal = $state.raw<Schemas['PerClassOfRehearsal'] | null>(null);
   let timers: number[] = [];
 
@@ -149,7 +148,7 @@
   <p class="text-quiet">As the draft stands now; scroll one and the others follow.</p>
   <label class="ml-auto flex items-center gap-1.5">
     on <select class="dk-field w-28!" aria-label="Line" bind:value={line}>
-      {#each Object.entries(lines) as [name, words] (name)}<option value={name}>{words}</option>{/each}
+      {#each site.data?.lines ?? [] as name (name)}<option value={name}>a {name} line</option>{/each}
     </select>
   </label>
   {#if rehearsal}
