@@ -34,7 +34,7 @@ public sealed record PageModel(PagePlan Plan, SiteFrame Frame, IFileAddresses Fi
     /// <summary>The address of a link; null where it leads to a page that is not public.</summary>
     public string? HrefOf(Link link)
     {
-        if (link is Link.File file) return IsProof ? $"/media/file/{file.FileId}" : Plan.Addresses.FileById.TryGetValue(file.FileId, out var at) ? Root + at : null;
+        if (link is Link.File file) return IsProof ? $"/media/file/{file.FileId}" : Plan.Addresses.FileById.TryGetValue(file.FileId, out var at) ? Root + at.Address : null;
         if (link is not Link.Page page) return link.Written;
         var entry = Frame.Menu.Concat(Frame.Posts).FirstOrDefault(e => e.PageId == page.PageId);
         return entry is null ? null : HrefOf(entry) + (page.Fragment is null ? "" : "#" + page.Fragment);

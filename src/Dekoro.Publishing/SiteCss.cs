@@ -37,6 +37,12 @@ public static class SiteCss
             li > p { margin-block: 0 {{Px(TypeScale.ItemAfterPx)}}; }
             blockquote { padding-inline-start: {{Px(TypeScale.QuotePaddingPx)}}; border-inline-start-width: {{Px(TypeScale.QuoteBorderPx)}}; }
             blockquote > p { margin-block: 0 {{Px(TypeScale.QuoteAfterPx)}}; }
+            .in-line-line { width: calc(var(--wide) * {{Number(style.LineHeight)}}em); width: calc(var(--wide) * 1lh); }
+            .in-line-letters { width: calc(var(--wide) * 1em); vertical-align: text-bottom; }
+            .files table { font-size: {{Number(TypeScale.FilePx / 16)}}rem; line-height: {{Number(TypeScale.FileLine)}}; }
+            .files :is(th, td) { padding: {{Px(TypeScale.FileBlockPx)}} 0; }
+            .files th:nth-child(2) { width: {{Px(TypeScale.FileTypePx)}}; }
+            .files th:nth-child(3) { width: {{Px(TypeScale.FileSizePx)}}; }
             .cell.over { padding: {{Px(PageLayout.CellPaddingPx)}}; }
             .button { padding: {{Px(TypeScale.ButtonBlockPx)}} {{Px(TypeScale.ButtonInlinePx)}}; border-width: {{Px(TypeScale.ButtonLinePx)}}; }
             .band { padding-block: {{Px(PageLayout.BandPaddingPx)}}; padding-inline: max(var(--pad), calc((100cqi - {{Px(style.ColumnPx)}}) / 2)); }

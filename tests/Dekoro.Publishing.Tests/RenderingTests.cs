@@ -176,6 +176,14 @@ public sealed class RenderingTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task A_picture_in_a_line_stands_among_its_words_and_a_table_of_files_says_what_each_is()
+    {
+        var html = Squeezed(await BlockAsync(new ParagraphBlock("p", [new TextRun("See "), new LinePicture(LinePicture.Of("l", "reel", LineHeight.Letters, new(false, "a reel")), "page:home"), new TextRun(".")])));
+        Assert.Matches("^<p data-block=\"p\">See <a href=\"../\"><span class=\"in-line in-line-letters\" data-block=\"l\" style=\"--wide:1.5\"><picture>.*alt=\"a reel\".*</picture></span></a>\\.</p>$", html);
+        Assert.Equal("", Squeezed(await BlockAsync(new FilesBlock("t", [new("gone", "Old")]))));
+    }
+
+    [Fact]
     public async Task What_the_desk_draws_in_a_cell_is_what_stands_in_the_page()
     {
         var columns = new ColumnsBlock("c", 2, Extent.Column, default, Side.Left, Down.Top, [new("one", Ground.None, [Figure() with { Size = new FigureSize.OfCell() }])]);

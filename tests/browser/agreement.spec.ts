@@ -24,7 +24,7 @@ const forecast = async (url: string, id: string, viewport: number, ratio: number
 
 /** 320…2560 in steps of 40, and a px either side of every joint of every picture on the page. */
 async function widthsFor(page: Page) {
-  const joints = await page.locator('figure img').evaluateAll((images) =>
+  const joints = await page.locator(':is(figure, .in-line) img').evaluateAll((images) =>
     images.flatMap((image) =>
       [image, ...(image.closest('picture')?.querySelectorAll('source') ?? [])].flatMap((one) =>
         [...`${one.getAttribute('sizes') ?? ''}${one.getAttribute('media') ?? ''}`.matchAll(/min-width: ([\d.]+)px/g)].map((match) => Number(match[1])),
@@ -37,7 +37,7 @@ async function widthsFor(page: Page) {
 
 /** Drawn width, and what the browser makes of the sizes that hold at this width, for each figure of the page. */
 const measured = (page: Page) =>
-  page.locator('figure img').evaluateAll((images) =>
+  page.locator(':is(figure, .in-line) img').evaluateAll((images) =>
     Promise.all(
       images.map(async (image) => {
         const sources = [...(image.closest('picture')?.querySelectorAll('source') ?? [])];
@@ -55,7 +55,7 @@ const measured = (page: Page) =>
           await probe.decode();
           evaluated = probe.naturalWidth;
         }
-        return { id: image.closest('figure')!.dataset.block!, name: image.getAttribute('alt') || 'decorative', drawn, evaluated };
+        return { id: image.closest<HTMLElement>('[data-block]')!.dataset.block!, name: image.getAttribute('alt') || 'decorative', drawn, evaluated };
       }),
     ),
   );
@@ -98,15 +98,15 @@ async function forecasts(browser: import('@playwright/test').Browser, url: strin
       const page = await context.newPage();
       await page.goto(addressOf(url, item));
       const taken = new Map((await forecast(url, item.id, device.viewport.width, device.deviceScaleFactor)).map((t) => [t.blockId, t.widthPx]));
-      const figures = await page.locator('figure img').evaluateAll(async (images) => {
+      const figures = await page.locator(':is(figure, .in-line) img').evaluateAll(async (images) => {
         for (const image of images as HTMLImageElement[]) image.loading = 'eager';
         await Promise.all((images as HTMLImageElement[]).map((image) => image.decode().catch(() => {})));
         return (images as HTMLImageElement[]).map((image) => {
-          if (image.getBoundingClientRect().width === 0) return { id: image.closest('figure')!.dataset.block!, width: 0, source: 'hidden', set: 'hidden' };
+          if (image.getBoundingClientRect().width === 0) return { id: image.closest<HTMLElement>('[data-block]')!.dataset.block!, width: 0, source: 'hidden', set: 'hidden' };
           const sets = [...(image.closest('picture')?.querySelectorAll('source') ?? []), image].map((element) => element.getAttribute('srcset') ?? '');
           const candidates = sets.flatMap((set) => set.split(', ').filter(Boolean).map((one) => one.split(' ')));
           const found = candidates.find(([address]) => new URL(address!, image.baseURI).href === image.currentSrc);
-          return { id: image.closest('figure')!.dataset.block!, width: found ? Number.parseInt(found[1] ?? '0', 10) : 0, source: image.currentSrc, set: sets.join() };
+          return { id: image.closest<HTMLElement>('[data-block]')!.dataset.block!, width: found ? Number.parseInt(found[1] ?? '0', 10) : 0, source: image.currentSrc, set: sets.join() };
         });
       });
       for (const figure of figures) {

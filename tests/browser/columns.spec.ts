@@ -52,6 +52,46 @@ test('Four cells are filled in one go, stand side by side on a desktop and one o
   }
 });
 
+test('A picture of the page is dragged into a cell, the one that stood there takes its place, and by keys it is cut and pasted in', async ({ page, own }) => {
+  const [reel, box, ring] = (await takeIn(own.url, ['line-reel.jpg', 'box-kite.jpg', 'bridle-ring.jpg'])).map((file) => file.id!);
+  const figure = (id: string, asset: string, size = 'column') => ({ type: 'figure', attrs: { id, asset, size } });
+  const cell = (id: string, ...content: unknown[]) => ({ type: 'cell', attrs: { id }, content });
+  const id = await makePage(own.url, 'Home', [
+    figure('reel', reel!, 'third'),
+    { type: 'columns', attrs: { id: 'cols', inRow: 2, extent: 'column' }, content: [cell('one', figure('box', box!, 'cell')), cell('two')] },
+    text('Between.'),
+    figure('ring', ring!, 'half'),
+  ]);
+  const frame = await openDesk(page, own.url, id);
+  const drag = (from: Locator, to: Locator) =>
+    from.evaluate((piece, target) => {
+      const data = new DataTransfer();
+      const cell = document.querySelector(`[data-block="${target}"]`)!;
+      const { x, y, width, height } = cell.getBoundingClientRect();
+      const at = { bubbles: true, cancelable: true, dataTransfer: data, clientX: x + width / 2, clientY: y + height / 2 };
+      piece.dispatchEvent(new DragEvent('dragstart', at));
+      for (const kind of ['dragover', 'drop']) cell.dispatchEvent(new DragEvent(kind, at));
+    }, (to as unknown as { block: string }).block);
+  const piece = (block: string) => Object.assign(frame.locator(`[data-block="${block}"]`), { block });
+  await expect(frame.locator('figure img')).toHaveCount(3);
+  await drag(piece('reel'), piece('one'));
+  const kept = async () => {
+    const { content } = ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as Draft).document;
+    return content.flatMap((one) => (one.type === 'columns' ? [one.content!.map((c) => c.content?.map((f) => `${f.attrs.id} ${f.attrs.size}`).join() ?? '')] : one.type === 'figure' ? [`${one.attrs.id} ${one.attrs.size}`] : []));
+  };
+  await expect.poll(kept).toEqual(['box column', ['reel cell', ''], 'ring half']);
+
+  await piece('ring').click();
+  await page.keyboard.press('Control+x');
+  await expect.poll(kept).toEqual(['box column', ['reel cell', '']]);
+  await frame.locator('[data-block="two"] p').click();
+  await page.keyboard.press('Control+v');
+  await expect.poll(async () => (await columnsOf(own.url, id))?.content?.map((c) => c.content?.map((f) => [f.attrs.asset, f.attrs.size]))).toEqual([[[reel, 'cell']], [[ring, 'cell']]]);
+  // One step takes each back.
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(kept).toEqual(['reel third', ['box cell', ''], 'ring half']);
+});
+
 test('By keys alone columns are added, filled, a cell moved, a picture taken out, and its place waits', async ({ page, own }) => {
   const ids = (await takeIn(own.url, four)).map((file) => file.id);
   const id = await makePage(own.url, 'Home', [text('Here.')]);

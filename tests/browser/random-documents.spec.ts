@@ -40,11 +40,11 @@ async function worstOf(page: Page, url: string, id: string) {
   for (const [i, width] of widths.entries()) {
     const told = forecasts[i]!;
     await page.setViewportSize({ width, height: 900 });
-    const drawn = await page.locator('figure img').evaluateAll((images) =>
+    const drawn = await page.locator(':is(figure, .in-line) img').evaluateAll((images) =>
       images.map((image) => {
         const { paddingLeft, borderLeftWidth } = getComputedStyle(image);
         // What stands round a picture is not the picture.
-        return { id: image.closest('figure')!.dataset.block!, px: Math.max(0, image.getBoundingClientRect().width - 2 * (parseFloat(paddingLeft) + parseFloat(borderLeftWidth))) };
+        return { id: image.closest<HTMLElement>('[data-block]')!.dataset.block!, px: Math.max(0, image.getBoundingClientRect().width - 2 * (parseFloat(paddingLeft) + parseFloat(borderLeftWidth))) };
       }),
     );
     for (const one of drawn) {
@@ -124,7 +124,7 @@ test('Random documents stand on the desk as they are published, at three widths'
       await proof.waitForFunction(() => getComputedStyle(document.querySelector('.page')!).containerType === 'inline-size');
       await proof.evaluate(() => document.fonts.ready);
       await expect.poll(() => frame.locator('html').evaluate(() => innerWidth)).toBe(width);
-      await expect.poll(() => frame.locator('figure img').evaluateAll((images) => (images as HTMLImageElement[]).every((image) => image.complete))).toBe(true);
+      await expect.poll(() => frame.locator(':is(figure, .in-line) img').evaluateAll((images) => (images as HTMLImageElement[]).every((image) => image.complete))).toBe(true);
       const [desk, published] = [await standing(frame as never), await standing(proof)];
       for (const [block, box] of Object.entries(published)) {
         if (!desk[block]) return `${block} is not on the desk`;

@@ -92,7 +92,12 @@ export function piecesFrom(random: () => number, files: readonly string[]) {
       linkKind: one(['none', 'none', 'largeFile']),
     },
   });
-  const paragraph = () => ({ type: 'paragraph', content: [{ type: 'text', text: words(random, int(1, 120)) }] });
+  let inLines = 0;
+  const inLine = () => ({ type: 'linePicture', attrs: { id: `line${++inLines}`, asset: one(files), height: one(['letters', 'line']), decorative: true } });
+  const paragraph = () => ({
+    type: 'paragraph',
+    content: [{ type: 'text', text: words(random, int(1, 120)) }, ...(random() < 0.25 ? [inLine(), { type: 'text', text: words(random, int(1, 20)) }] : [])],
+  });
   const each = (most: number) => [int(0, most), int(0, most), int(0, most)];
   const button = () => ({ type: 'button', attrs: { link: 'https://kites.example/', kind: one(['filled', 'outline']) }, content: [{ type: 'text', text: words(random, int(1, 5)) }] });
   const ground = () => ({

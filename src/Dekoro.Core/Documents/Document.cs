@@ -26,9 +26,17 @@ public sealed record Document(ImmutableArray<Block> Blocks)
                 FigureBlock figure => change(figure),
                 GroundedBlock grounded => InGround(grounded),
                 ColumnsBlock columns => columns with { Cells = [.. columns.Cells.Select(InGround).Cast<CellBlock>()] },
+                _ when !InLinesOf(b).Any() => b,
+                ParagraphBlock p => p with { Inlines = InLines(p.Inlines) },
+                HeadingBlock h => h with { Inlines = InLines(h.Inlines) },
+                ListBlock list => list with { Items = [.. list.Items.Select(Changed)] },
+                QuoteBlock quote => quote with { Blocks = Changed(quote.Blocks) },
                 _ => b,
             }).OfType<Block>(),
         ];
+
+        ImmutableArray<Inline> InLines(ImmutableArray<Inline> inlines) => !inlines.Any(i => i is LinePicture) ? inlines
+            : [.. inlines.Select(i => i is LinePicture one ? change(one.Figure) is { } figure ? one with { Figure = figure } : null : i).OfType<Inline>()];
 
         GroundedBlock InGround(GroundedBlock b) => b with { Ground = b.Ground.WithPicture(b.Behind is { } behind ? change(behind)?.AssetId : null), Blocks = Changed(b.Blocks) };
     }
@@ -62,8 +70,11 @@ public sealed record Document(ImmutableArray<Block> Blocks)
         ColumnsBlock columns => FiguresIn(columns.Cells),
         GroundedBlock { Behind: { } behind } grounded => FiguresIn(grounded.Blocks).Prepend(behind),
         GroundedBlock grounded => FiguresIn(grounded.Blocks),
-        _ => Enumerable.Empty<FigureBlock>(),
+        _ => InLinesOf(b),
     });
+
+    /// <summary>Pictures inside the lines of a piece of words, those of a list or quote too.</summary>
+    public static IEnumerable<FigureBlock> InLinesOf(Block block) => TextRuns.LinesIn(block).SelectMany(l => l.Inlines.OfType<LinePicture>()).Select(one => one.Figure);
 }
 
 /// <summary>A piece of a page; <paramref name="Id"/> stays with it for good.</summary>
@@ -116,6 +127,26 @@ public abstract record Inline;
 public sealed record TextRun(string Text, bool Bold = false, bool Italic = false, string? Link = null) : Inline;
 
 public sealed record LineBreak : Inline;
+
+/// <summary>A small picture among the words of a line; its size is of <see cref="FigureSize.InLine"/>.</summary>
+/// <param name="Link">As of a run of text.</param>
+public sealed record LinePicture(FigureBlock Figure, string? Link = null) : Inline
+{
+    public static FigureBlock Of(string id, string assetId, LineHeight height, AltChoice alt) =>
+        new(id, assetId, new FigureSize.InLine(height), Side.Left, false, CutChoice.AsIs, alt, new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
+}
+
+/// <summary>How high a picture in a line is: as its letters, or as the whole line.</summary>
+public enum LineHeight { Letters, Line }
+
+/// <summary>Files to take away, each with its type and size.</summary>
+public sealed record FilesBlock(string Id, ImmutableArray<ListedFile> Files) : Block(Id)
+{
+    public const int Most = 200;
+}
+
+/// <param name="Words">What it is called here; null takes the library's title.</param>
+public sealed record ListedFile(string FileId, string? Words);
 
 /// <summary>A picture standing among the words.</summary>
 /// <param name="AssetId">Empty while the place waits for one.</param>
@@ -178,6 +209,9 @@ public abstract record FigureSize
 
     /// <summary>Behind words: it covers all of the box, whatever its height, or is repeated over it.</summary>
     public sealed record Behind(bool Repeats) : FigureSize;
+
+    /// <summary>Among the words of a line.</summary>
+    public sealed record InLine(LineHeight Height) : FigureSize;
 
     public sealed record ByPx : FigureSize
     {

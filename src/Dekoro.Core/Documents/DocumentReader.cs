@@ -95,6 +95,7 @@ public sealed class DocumentReader
             case "band":
                 Refuse(path, "A band stands between pieces of the page, not inside another piece.");
                 return null;
+            case "files" when depth == (_inCell ? 1 : 0): return Files(node, path);
             case "figure" when depth == (_inCell ? 1 : 0): return Figure(node, path);
             case "figure":
                 Refuse(path, "A picture stands between pieces of the page or in a cell, not inside a list or a quote.");
@@ -150,6 +151,30 @@ public sealed class DocumentReader
         return new(OptionalColour(attrs, "colour", at), picture.Length > 0 ? picture : null, Flag(attrs, "repeats", at),
             OptionalColour(attrs, "tint", at) ?? Documents.Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark),
             picture.Length > 0 && Text(attrs, "video", at, "", 64) is { Length: > 0 } video ? video : null);
+    }
+
+    private FilesBlock Files(JsonElement node, string path)
+    {
+        var (attrs, at, files) = (AttrsOf(node), path + ".attrs.", ImmutableArray.CreateBuilder<ListedFile>());
+        if (attrs.TryGetProperty("files", out var list) && list.ValueKind == JsonValueKind.Array)
+        {
+            foreach (var file in list.EnumerateArray().Where(f => f.ValueKind == JsonValueKind.Object))
+            {
+                if (Text(file, "file", at, "", 64) is { Length: > 0 } id) files.Add(new(id, Text(file, "words", at, "", 300) is { Length: > 0 } words ? words : null));
+            }
+        }
+        if (files.Count > FilesBlock.Most) Refuse(at + "files", $"A table holds at most {FilesBlock.Most} files.");
+        return new(Id(node), files.ToImmutable());
+    }
+
+    /// <returns>Null for one that holds no picture.</returns>
+    private LinePicture? InLine(JsonElement node, string path)
+    {
+        var (attrs, at) = (AttrsOf(node), path + ".attrs.");
+        var asset = Text(attrs, "asset", at, "", 64);
+        if (asset.Length == 0) return null;
+        var alt = new AltChoice(Flag(attrs, "decorative", at), OptionalText(attrs, "alt", at, 2000));
+        return new(LinePicture.Of(Id(node), asset, Choice(attrs, "height", at, LineHeight.Line), alt), Marked(new TextRun(""), node, path).Link);
     }
 
     private ButtonBlock Button(JsonElement node, string path)
@@ -335,6 +360,9 @@ public sealed class DocumentReader
                     break;
                 case "hardBreak":
                     inlines.Add(new LineBreak());
+                    break;
+                case "linePicture":
+                    if (InLine(node, at) is { } picture) inlines.Add(picture);
                     break;
                 default:
                     Refuse(at, $"“{Type(node)}” cannot stand inside a line.");

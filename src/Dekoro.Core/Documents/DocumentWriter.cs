@@ -29,6 +29,7 @@ public static class DocumentWriter
         QuoteBlock q => Node("blockquote", q.Id, q.Blocks.Select(Block)),
         RuleBlock r => Node("horizontalRule", r.Id, null),
         FigureBlock f => Figure(f),
+        FilesBlock f => Node("files", f.Id, null, ("files", new JsonArray([.. f.Files.Select(file => new JsonObject { ["file"] = file.FileId, ["words"] = file.Words })]))),
         ButtonBlock b => Node("button", b.Id, b.Text.Length > 0 ? [Inline(new TextRun(b.Text))] : [], ("link", b.Link), ("kind", Written(b.Kind))),
         ColumnsBlock c => Node("columns", c.Id, c.Cells.Select(cell => Node("cell", cell.Id, cell.Blocks.Select(Block), Written(cell.Ground))),
             ("inRow", c.InRow), ("extent", Written(c.Extent)), ("leastHeight", Each(c.LeastHeightPx)), ("across", Written(c.Across)), ("down", Written(c.Down))),
@@ -113,15 +114,23 @@ public static class DocumentWriter
 
     private static JsonObject Inline(Inline inline)
     {
+        if (inline is LinePicture { Figure: var f } one)
+        {
+            var picture = Node("linePicture", f.Id, null, ("asset", f.AssetId), ("height", Written(((FigureSize.InLine)f.Size).Height)), ("alt", f.Alt.Own), ("decorative", f.Alt.Decorative));
+            if (one.Link is not null) picture["marks"] = new JsonArray(LinkMark(one.Link));
+            return picture;
+        }
         if (inline is not TextRun run) return new JsonObject { ["type"] = "hardBreak" };
         var node = new JsonObject { ["type"] = "text", ["text"] = run.Text };
         var marks = new JsonArray();
         if (run.Bold) marks.Add(new JsonObject { ["type"] = "bold" });
         if (run.Italic) marks.Add(new JsonObject { ["type"] = "italic" });
-        if (run.Link is not null) marks.Add(new JsonObject { ["type"] = "link", ["attrs"] = new JsonObject { ["href"] = run.Link } });
+        if (run.Link is not null) marks.Add(LinkMark(run.Link));
         if (marks.Count > 0) node["marks"] = marks;
         return node;
     }
+
+    private static JsonNode LinkMark(string link) => new JsonObject { ["type"] = "link", ["attrs"] = new JsonObject { ["href"] = link } };
 
     private static JsonObject Node(string type, string id, IEnumerable<JsonNode>? content, params (string Name, JsonNode? Value)[] attrs)
     {

@@ -13,6 +13,7 @@ public static class PlainText
         QuoteBlock q => string.Join('\n', q.Blocks.Select(Of)),
         ColumnsBlock c => string.Join('\n', c.Pieces.Select(Of).Where(text => text.Length > 0)),
         GroundedBlock b => string.Join('\n', b.Blocks.Select(Of).Where(text => text.Length > 0)),
+        FilesBlock f => string.Join('\n', f.Files.Select(file => file.Words).OfType<string>()),
         _ => "",
     };
 
@@ -40,5 +41,5 @@ public static class PlainText
         return (end > 0 ? words[..end] : words[..(most - 1)]) + "…";
     }
 
-    private static string Of(IEnumerable<Inline> inlines) => string.Concat(inlines.Select(i => i is TextRun run ? run.Text : "\n"));
+    private static string Of(IEnumerable<Inline> inlines) => string.Concat(inlines.Select(i => i switch { TextRun run => run.Text, LineBreak => "\n", _ => "" }));
 }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Dekoro.Core.Links;
 
 namespace Dekoro.Core.Documents;
@@ -8,15 +9,51 @@ public static class TextRuns
     /// <returns>Each run with the innermost piece that holds it.</returns>
     public static IEnumerable<(Block Block, TextRun Run)> In(Block block) => block switch
     {
-        ParagraphBlock p => p.Inlines.OfType<TextRun>().Select(r => (block, r)),
-        HeadingBlock h => h.Inlines.OfType<TextRun>().Select(r => (block, r)),
-        ListBlock l => l.Items.SelectMany(item => item.SelectMany(In)),
-        QuoteBlock q => q.Blocks.SelectMany(In),
         ColumnsBlock c => c.Pieces.SelectMany(In),
         ButtonBlock { Link.Length: > 0 } b => [(block, new TextRun(b.Text, Link: b.Link))],
+        FilesBlock files => files.Files.Select(file => (block, new TextRun(file.Words ?? "", Link: Link.File.Scheme + file.FileId))),
         BandBlock b => b.Blocks.SelectMany(In),
+        _ => LinesIn(block).SelectMany(l => l.Inlines.Select(i => i switch { TextRun run => run, LinePicture { Link: { } link } => new TextRun("", Link: link), _ => null }).OfType<TextRun>().Select(r => (l.Block, r))),
+    };
+
+    /// <summary>The lines of a piece of words, paragraph by paragraph.</summary>
+    public static IEnumerable<(Block Block, ImmutableArray<Inline> Inlines)> LinesIn(Block block) => block switch
+    {
+        ParagraphBlock p => [(block, p.Inlines)],
+        HeadingBlock h => [(block, h.Inlines)],
+        ListBlock l => l.Items.SelectMany(item => item.SelectMany(LinesIn)),
+        QuoteBlock q => q.Blocks.SelectMany(LinesIn),
         _ => [],
     };
+
+    /// <summary>The same words with each link to a file followed by its type and size.</summary>
+    public static Document WithFileFacts(Document page, IReadOnlyDictionary<string, LinkedFile> files)
+    {
+        return new([.. page.Blocks.Select(Of)]);
+
+        Block Of(Block block) => block switch
+        {
+            ParagraphBlock p => p with { Inlines = Lines(p.Inlines) },
+            HeadingBlock h => h with { Inlines = Lines(h.Inlines) },
+            ListBlock l => l with { Items = [.. l.Items.Select(item => item.Select(Of).ToImmutableArray())] },
+            QuoteBlock q => q with { Blocks = [.. q.Blocks.Select(Of)] },
+            ButtonBlock b when FactsOf(b.Link) is { } facts && b.Text.Length > 0 => b with { Text = b.Text + facts },
+            ColumnsBlock c => c with { Cells = [.. c.Cells.Select(Of).Cast<CellBlock>()] },
+            GroundedBlock b => b with { Blocks = [.. b.Blocks.Select(Of)] },
+            _ => block,
+        };
+
+        ImmutableArray<Inline> Lines(ImmutableArray<Inline> inlines) => !inlines.Any(i => LinkOf(i) is { } link && FactsOf(link) is not null) ? inlines :
+        [
+            // A link may be several runs, some of them bold: what it leads to is said after the last.
+            .. inlines.Select((inline, i) => inline is TextRun { Link: { } link } run && FactsOf(link) is { } facts && (i + 1 == inlines.Length || LinkOf(inlines[i + 1]) != link)
+                ? run with { Text = run.Text + facts } : inline),
+        ];
+
+        static string? LinkOf(Inline inline) => inline switch { TextRun run => run.Link, LinePicture one => one.Link, _ => null };
+
+        string? FactsOf(string link) => link.StartsWith(Link.File.Scheme, StringComparison.Ordinal) && files.TryGetValue(link[Link.File.Scheme.Length..], out var file) ? file.Facts : null;
+    }
 
     /// <summary>A figure's link as it would be written in text; null for none, and for its own large file.</summary>
     public static string? LinkOf(FigureBlock figure) => figure.Link.Kind switch

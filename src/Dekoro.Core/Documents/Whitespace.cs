@@ -16,6 +16,13 @@ public static class Whitespace
         var afterSpace = true;
         foreach (var inline in inlines)
         {
+            if (inline is LinePicture)
+            {
+                // It stands in the line as a letter does.
+                result.Add(inline);
+                afterSpace = false;
+                continue;
+            }
             if (inline is not TextRun run)
             {
                 TrimEnd(result);

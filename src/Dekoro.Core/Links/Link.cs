@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace Dekoro.Core.Links;
 
 /// <summary>Where a link leads. <see cref="Written"/> is how it is kept in a document and read back.</summary>
@@ -58,13 +60,30 @@ public sealed record LinkReading(Link? Link, string? Repair, string? Error)
     internal static LinkReading Refused(string error) => new(null, null, error);
 }
 
+/// <summary>A file that is offered to visitors.</summary>
+/// <param name="Address">From the site's root.</param>
+/// <param name="TypeName">As people say it: "PDF".</param>
+public sealed record LinkedFile(string Address, string Title, string TypeName, long Bytes)
+{
+    public string Size => Bytes switch
+    {
+        < 1000 => string.Create(CultureInfo.InvariantCulture, $"{Bytes} B"),
+        < 10_000 => string.Create(CultureInfo.InvariantCulture, $"{Bytes / 1000.0:0.0} kB"),
+        < 995_000 => string.Create(CultureInfo.InvariantCulture, $"{Bytes / 1000.0:0} kB"),
+        _ => string.Create(CultureInfo.InvariantCulture, $"{Bytes / 1e6:0.0} MB"),
+    };
+
+    /// <summary>What stands after a link to it, so that nobody fetches more than they meant to.</summary>
+    public string Facts => $" ({TypeName}, {Size})";
+}
+
 /// <summary>The site's own addresses: pages by id and path ("" is the front page), and the hosts it answers on.</summary>
 public sealed record SiteAddresses(IReadOnlyDictionary<string, string> PathByPage, IReadOnlySet<string> OwnHosts)
 {
     public static SiteAddresses None { get; } = new(new Dictionary<string, string>(), new HashSet<string>());
 
-    /// <summary>Addresses of the library's other files, from the site's root, by id.</summary>
-    public IReadOnlyDictionary<string, string> FileById { get; init; } = new Dictionary<string, string>();
+    /// <summary>The library's other files, by id.</summary>
+    public IReadOnlyDictionary<string, LinkedFile> FileById { get; init; } = new Dictionary<string, LinkedFile>();
 
     public string? PageAt(string path)
     {

@@ -69,7 +69,7 @@ public static partial class LinkReader
     {
         var hash = path.IndexOf('#', StringComparison.Ordinal);
         var (at, fragment) = hash < 0 ? (path, null) : (path[..hash], path[(hash + 1)..]);
-        if (site.FileById.FirstOrDefault(f => string.Equals("/" + f.Value, at, StringComparison.OrdinalIgnoreCase)).Key is { } file)
+        if (site.FileById.FirstOrDefault(f => string.Equals("/" + f.Value.Address, at, StringComparison.OrdinalIgnoreCase)).Key is { } file)
             return LinkReading.Of(new Link.File(file), "Read as a file of the library.");
         return site.PageAt(at) is { } page
             ? LinkReading.Of(new Link.Page(page, fragment), "Read as a page of this site.")

@@ -96,7 +96,7 @@ public sealed class PageFlow
             var block = given is FigureBlock one ? one.On(_class) : given;
             var style = TypeScale.Of(block, _layout.Style, setting);
             var before = first ? 0 : afterBand && block is BandBlock ? 0 : Math.Max(space, style.BeforePx);
-            (first, afterBand, space) = (false, block is BandBlock, block is FigureBlock or ColumnsBlock or BandBlock ? TypeScale.BetweenPx(setting) : style.AfterPx);
+            (first, afterBand, space) = (false, block is BandBlock, block is FigureBlock or ColumnsBlock or BandBlock or FilesBlock ? TypeScale.BetweenPx(setting) : style.AfterPx);
             var top = y + before;
             switch (block)
             {
@@ -113,6 +113,9 @@ public sealed class PageFlow
                     break;
                 case FigureBlock figure:
                     y = Figure(figure, room.Left, Math.Max(top, floatUntil), cell ?? _layout.SlotOf(figure.Size).At(_viewport));
+                    break;
+                case FilesBlock files:
+                    y = Files(files, room with { Top = Math.Max(top, floatUntil), Width = cell ?? room.Width });
                     break;
                 default:
                     var narrowed = top < floatUntil ? floatWidth + gutter : 0;
@@ -229,7 +232,7 @@ public sealed class PageFlow
         // Browsers take whole px for what rises above a line's baseline and falls below it, and for the space above.
         var (content, y) = (Math.Round(face.AscentEm * style.SizePx) + Math.Round(face.DescentEm * style.SizePx), room.Top);
         var lines = ImmutableArray.CreateBuilder<BoxPx>();
-        foreach (var width in LineBreaking.LinesOf(inlines, Math.Max(1, room.Width), style, _layout.Style.Face))
+        foreach (var width in LineBreaking.LinesOf(inlines, Math.Max(1, room.Width), style, _layout.Style.Face, one => Math.Min(Math.Max(1, room.Width), WidthOf(one, style))))
         {
             var free = room.Width - width;
             lines.Add(new(room.Left + across switch { Side.Left => 0, Side.Centre => free / 2, _ => free }, y + Math.Floor((style.LinePx - content) / 2), width, content));
@@ -238,6 +241,19 @@ public sealed class PageFlow
         _laid.Add(new(block, new(room.Left, room.Top, room.Width, y - room.Top), style, lines.ToImmutable(), _over));
         return y;
     }
+
+    /// <summary>A row for each file, and one above that says what they are.</summary>
+    private double Files(FilesBlock files, BoxPx room)
+    {
+        var wide = Math.Max(1, room.Width - TypeScale.FileTypePx - TypeScale.FileSizePx);
+        var rows = files.Files.Select(f => LineBreaking.LinesOf([new TextRun(f.Words ?? "File")], wide, TypeScale.File, _layout.Style.Face).Length).Prepend(1);
+        var height = rows.Sum(lines => lines * TypeScale.File.LinePx + 2 * TypeScale.FileBlockPx + TypeScale.RulePx);
+        _laid.Add(new(files, room with { Height = height }, null, [], _over));
+        return room.Top + height;
+    }
+
+    private double WidthOf(LinePicture one, TextStyle style) =>
+        TypeScale.InLinePx(((FigureSize.InLine)one.Figure.Size).Height, style) * (_pictureOf(one.Figure)?.Size.Shape.Value ?? 1.5);
 
     /// <summary>Its words stand on a colour of its own, never on what lies behind.</summary>
     private double Button(ButtonBlock button, TextStyle style, BoxPx room)

@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Sites;
+using Dekoro.Core.Typography;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Planning;
@@ -76,16 +77,21 @@ public sealed class PageLayout
     /// <summary>Every picture of a page with where it stands.</summary>
     public IEnumerable<Stand> Standing(LaidPage page)
     {
-        return page.Page.Blocks.SelectMany(Of);
+        return page.Page.Blocks.SelectMany(block => Of(block, Setting.Column));
 
-        IEnumerable<Stand> Of(Block block) => block switch
+        IEnumerable<Stand> Of(Block block, Setting setting) => block switch
         {
             FigureBlock figure => StandsOf(figure, f => SlotOf(f.Size)),
-            ColumnsBlock columns => CellOf(columns.InRow, columns.Extent) is var slot
-                ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(cell.Blocks.OfType<FigureBlock>().SelectMany(f => StandsOf(f, _ => Inside(slot, cell))))) : [],
-            BandBlock band => Behind(band, Page).Concat(band.Blocks.SelectMany(Of)),
-            _ => [],
+            ColumnsBlock columns => CellOf(columns.InRow, columns.Extent) is var slot ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(InCell(cell, Inside(slot, cell)))) : [],
+            BandBlock band => Behind(band, Page).Concat(band.Blocks.SelectMany(one => Of(one, Setting.Band))),
+            _ => InLines(block, Column, setting),
         };
+
+        IEnumerable<Stand> InCell(CellBlock cell, SlotWidth slot) =>
+            cell.Blocks.SelectMany(one => one is FigureBlock figure ? StandsOf(figure, _ => slot) : InLines(one, slot, Setting.Cell));
+
+        IEnumerable<Stand> InLines(Block words, SlotWidth room, Setting setting) => Document.InLinesOf(words)
+            .Select(figure => new Stand(figure, this, new(true, true, true), room, null) { InLinePx = TypeScale.InLinePx(((FigureSize.InLine)figure.Size).Height, TypeScale.Of(words, Style, setting)) });
 
         IEnumerable<Stand> Behind(GroundedBlock block, SlotWidth slot) =>
             block.Behind is { } behind ? [new Stand(behind, this, new(true, true, true), slot, page.HeightsOf(block.Id))] : [];
@@ -118,7 +124,7 @@ public sealed class PageLayout
         {
             var f = figure.On(c);
             if (!wideEnough || figure.IsHiddenOn(c) || !f.TextBeside || f.Side == Side.Centre || BreaksOut(f.Size)
-                || f.Size is FigureSize.OfCell or FigureSize.Behind or FigureSize.ByRole { Role: SizeRole.Column }) return false;
+                || f.Size is FigureSize.OfCell or FigureSize.Behind or FigureSize.InLine or FigureSize.ByRole { Role: SizeRole.Column }) return false;
             var narrowest = Style.Classes.FromPx(c);
             return Column.At(narrowest) - SlotOf(f.Size).At(narrowest) - Style.GutterPx >= LeastCharactersBeside * Style.Face.MeanAdvanceEm * Style.TextPx;
         });

@@ -40,7 +40,7 @@ public static class PagePlanner
     public static PagePlan Plan(PageSource given, PlanFacts facts)
     {
         var layout = new PageLayout(facts.Style);
-        var page = given with { Document = WithKnown(given.Document, facts.Pictures) };
+        var page = given with { Document = TextRuns.WithFileFacts(WithKnown(given.Document, facts.Pictures), facts.Addresses.FileById) };
         var laid = new LaidPage(page.Document, facts.PictureOf, layout);
         var places = PlacesOf(page.Id, laid, layout, facts.Pictures);
         var ladders = places.Concat(facts.Elsewhere.Where(e => e.PageId != page.Id))
@@ -196,7 +196,7 @@ public static class PagePlanner
             if (run.Link is null || links.ContainsKey(run.Link)) continue;
             var reading = LinkReader.Read(run.Link, addresses);
             links.Add(run.Link, reading);
-            if (reading.Error is not null) notices.Add(new(block.Id, $"The link on “{run.Text.Trim()}” leads nowhere. {reading.Error}"));
+            if (reading.Error is not null) notices.Add(new(block.Id, run.Text.Trim().Length == 0 ? reading.Error : $"The link on “{run.Text.Trim()}” leads nowhere. {reading.Error}"));
         }
         return links.ToImmutable();
     }
@@ -213,7 +213,7 @@ public static class PagePlanner
         string? first = null;
         foreach (var c in byVisits)
         {
-            var seen = laid.InFirstScreen(c).Select(l => l.Block.Id).ToHashSet();
+            var seen = laid.InFirstScreen(c).SelectMany(l => Document.InLinesOf(l.Block).Select(f => f.Id).Prepend(l.Block.Id)).ToHashSet();
             var inView = page.Figures.Where(f => PlaceOn(f, c) is not null && seen.Contains(f.Id)).ToList();
             foreach (var f in inView) result[f.Id] = Loading.AtOnce;
             first ??= inView.MaxBy(f => AreaAt(f, c))?.Id;

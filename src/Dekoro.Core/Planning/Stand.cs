@@ -11,10 +11,14 @@ namespace Dekoro.Core.Planning;
 /// <param name="CoveredPx">Where the picture covers a box of a height of its own: that height on each class of screen, CSS px.</param>
 public sealed record Stand(FigureBlock Figure, PageLayout Layout, PerClass<bool> On, SlotWidth Box, PerClass<double>? CoveredPx)
 {
+    /// <summary>Of a picture in a line: how high it stands, CSS px.</summary>
+    public double InLinePx { get; init; }
+
     /// <summary>How wide a picture is drawn here: as wide as the box, or wider where it has to be as high.</summary>
     public SlotWidth SlotOf(PictureFacts picture) => (Figure.Size, CoveredPx) switch
     {
         (FigureSize.Behind { Repeats: true }, _) => SlotWidth.Of(GroundPlan.TilePx(picture).Width),
+        (FigureSize.InLine, _) => Box.Cap(InLinePx * picture.Size.Shape.Value),
         (_, { } heights) => SlotWidth.PerClass(heights.Select((_, height) => Box.AtLeast(height * picture.Size.Shape.Value)), Layout.Style.Classes),
         _ => Box,
     };

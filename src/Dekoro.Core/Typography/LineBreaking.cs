@@ -10,9 +10,10 @@ namespace Dekoro.Core.Typography;
 public static class LineBreaking
 {
     /// <returns>The width of each line in CSS px, trailing space left out; no text has no lines.</returns>
-    public static ImmutableArray<double> LinesOf(IEnumerable<Inline> inlines, double widthPx, TextStyle style, FaceFamily face)
+    /// <param name="pictureWidthPx">Of a picture in a line; a line may break on both its sides.</param>
+    public static ImmutableArray<double> LinesOf(IEnumerable<Inline> inlines, double widthPx, TextStyle style, FaceFamily face, Func<LinePicture, double>? pictureWidthPx = null)
     {
-        var chunks = ChunksOf(inlines, style, face);
+        var chunks = ChunksOf(inlines, style, face, pictureWidthPx);
         if (chunks.Count == 0) return [];
         var lines = Broken(chunks, widthPx);
         if (!style.IsBalanced || lines.Length < 2) return lines;
@@ -30,12 +31,19 @@ public static class LineBreaking
     /// <summary>A stretch of text that is not broken, and what stands before the next one on the same line: space, kerning.</summary>
     private readonly record struct Chunk(double WidthPx, double SpacePx, bool EndsLine, int Letters);
 
-    private static List<Chunk> ChunksOf(IEnumerable<Inline> inlines, TextStyle style, FaceFamily face)
+    private static List<Chunk> ChunksOf(IEnumerable<Inline> inlines, TextStyle style, FaceFamily face, Func<LinePicture, double>? pictureWidthPx)
     {
         var chunks = new List<Chunk>();
-        var (width, space, letters) = (0.0, 0.0, 0);
+        var (width, space, letters, afterPicture) = (0.0, 0.0, 0, false);
         foreach (var inline in inlines)
         {
+            if (inline is LinePicture picture)
+            {
+                if (letters > 0 || space > 0) End(endsLine: false);
+                (width, letters) = (pictureWidthPx?.Invoke(picture) ?? 0, 1);
+                afterPicture = true;
+                continue;
+            }
             if (inline is not TextRun run)
             {
                 End(endsLine: true);
@@ -44,6 +52,8 @@ public static class LineBreaking
             var cut = face.Of(run.Bold ? 700 : style.Weight, run.Italic || style.Italic);
             var text = run.Text.AsSpan();
             var start = 0;
+            if (afterPicture && text is [not ' ', ..]) End(endsLine: false);
+            afterPicture = false;
             for (var i = 0; i < text.Length; i++)
             {
                 if (text[i] == ' ')

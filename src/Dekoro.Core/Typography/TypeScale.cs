@@ -49,6 +49,14 @@ public static class TypeScale
 
     public static TextStyle Button(Setting setting) => new(16, 1.4, 600, false, 0, BetweenPx(setting));
 
+    /// <summary>A row of a table of files: its words' size, their leading, and what stands above and below them, CSS px.</summary>
+    public const double FilePx = 16, FileLine = 1.4, FileBlockPx = 8, FileTypePx = 72, FileSizePx = 88;
+
+    public static TextStyle File => new(FilePx, FileLine, 400, false, 0, 0);
+
+    /// <summary>How high a picture in a line is, CSS px; it never makes the line higher.</summary>
+    public static double InLinePx(LineHeight height, TextStyle style) => height == LineHeight.Line ? style.LinePx : style.SizePx;
+
     public static TextStyle Of(Block block, SiteStyle style, Setting setting) => block switch
     {
         HeadingBlock h => Heading(h.Level, setting),

@@ -3,6 +3,7 @@ using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
+using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Widths;
 using Dekoro.Publishing;
@@ -55,10 +56,11 @@ public sealed record GroundMendLook(WordsTone Words, string Tint, PerClass<int> 
 /// <param name="Mark">To name with the next draft, so that only what changed is told.</param>
 /// <param name="Blocks">All of them, in order.</param>
 /// <param name="Figures">Those that are not as in the look before.</param>
+/// <param name="Files">What stands after each link to a file, by the link as it is written.</param>
 /// <param name="Grounds">What stands behind words, by band or cell; a picture there is among the figures, by the same id.</param>
 public sealed record Look(
     string Mark, IReadOnlyList<BlockLook> Blocks, IReadOnlyDictionary<string, FigureLook> Figures, IReadOnlyDictionary<string, GroundLook> Grounds,
-    IReadOnlyList<Notice> Notices, PerClass<Weight> Weights);
+    IReadOnlyList<Notice> Notices, PerClass<Weight> Weights, IReadOnlyDictionary<string, string> Files);
 
 /// <summary>Draws drafts for the desk and the phone proof from the same plan that publishing uses.</summary>
 public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspace, RenditionMaker maker, LooksGiven given)
@@ -82,7 +84,8 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
         return new(given.Add(page.Id, after, blocks, written),
             [.. page.Document.Blocks.Select(b => new BlockLook(b.Id, blocks[b.Id] is var html && before?.Blocks.GetValueOrDefault(b.Id) == html ? null : html))],
             figures.Where(f => before?.Figures.GetValueOrDefault(f.Key) != written[f.Key]).ToDictionary(),
-            plan.Grounds.ToDictionary(b => b.Key, b => GroundOf(b.Value)), plan.Notices, plan.Weights);
+            plan.Grounds.ToDictionary(b => b.Key, b => GroundOf(b.Value)), plan.Notices, plan.Weights,
+            plan.Links.Where(l => l.Value.Link is Link.File).ToDictionary(l => l.Key, l => plan.Addresses.FileById[((Link.File)l.Value.Link!).FileId].Facts));
     }
 
     /// <summary>One piece as the public page will have it, laid out to be read; null where the page has no such piece.</summary>

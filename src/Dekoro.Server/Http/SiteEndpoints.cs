@@ -136,7 +136,7 @@ internal static class SiteEndpoints
 
     private static Ok<LinkLook> ReadLink(string typed, Workspace workspace, PlanBook book, HttpRequest request)
     {
-        var site = new SiteAddresses(workspace.Pages.All().ToDictionary(p => p.Id, p => p.Path), new HashSet<string> { request.Host.Value ?? "" }) { FileById = book.DownloadNames() };
+        var site = new SiteAddresses(workspace.Pages.All().ToDictionary(p => p.Id, p => p.Path), new HashSet<string> { request.Host.Value ?? "" }) { FileById = book.LinkedFiles() };
         var reading = LinkReader.Read(typed, site);
         return TypedResults.Ok(new LinkLook(reading.Link?.Written, reading.Repair, reading.Error));
     }

@@ -41,7 +41,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         var pictures = assets
             .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
         var layout = new PageLayout(style);
-        return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()) { FileById = DownloadNames() },
+        return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()) { FileById = LinkedFiles() },
             [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))])
         {
             Grids = assets.Where(a => behindWords.Contains(a.Id)).Select(a => (a.Id, Grid: grids.Of(a))).Where(g => g.Grid is not null).ToDictionary(g => g.Id, g => g.Grid!),
@@ -68,6 +68,13 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     /// <summary>Addresses of the other files on the public site, from its root, by id; what is taken away has none.</summary>
     public IReadOnlyDictionary<string, string> DownloadNames() => Download.PublicNames(workspace.Downloads.All().Where(d => d.AwaySince is null).Select(d => d.Facts))
         .ToDictionary(n => n.Key, n => FilesFolder + n.Value);
+
+    /// <summary>The other files that can be linked to, by id.</summary>
+    public IReadOnlyDictionary<string, LinkedFile> LinkedFiles()
+    {
+        var names = DownloadNames();
+        return workspace.Downloads.All().Where(d => names.ContainsKey(d.Id)).ToDictionary(d => d.Id, d => new LinkedFile(names[d.Id], d.Facts.Title, d.Facts.Type.Name, d.Facts.Bytes));
+    }
 
     /// <summary>The pages whose drafts link to each of the other files, be it there or taken away.</summary>
     public ILookup<string, PageRow> LinksByDownload() => workspace.Pages.All()

@@ -69,7 +69,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         return
         [
             .. workspace.Downloads.All().Where(d => (linked.Contains(d.Id) || d.Facts.HasOwnAddress) && facts.Addresses.FileById.ContainsKey(d.Id))
-                .Select(d => new BesideFile(facts.Addresses.FileById[d.Id], d.Sha256, () => Task.FromResult(workspace.Files.PathOf(d.Sha256)))),
+                .Select(d => new BesideFile(facts.Addresses.FileById[d.Id].Address, d.Sha256, () => Task.FromResult(workspace.Files.PathOf(d.Sha256)))),
             .. workspace.Assets.WithOwnAddress().Select(a => (Asset: a, File: OwnAddress.FileOf(a.Facts)))
                 .Select(p => new BesideFile(p.Asset.OwnAddress!, maker.NameOf(p.Asset, p.File),
                     () => p.File.IsUnchanged ? Task.FromResult(workspace.PathOf(p.Asset)) : maker.PlannedAsync(p.Asset, p.File))),

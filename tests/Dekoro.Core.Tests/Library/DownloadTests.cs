@@ -71,7 +71,7 @@ public sealed class DownloadTests
     [Fact]
     public void A_link_to_a_file_is_read_by_id_or_by_its_address_and_refused_when_it_is_gone()
     {
-        var site = SiteAddresses.None with { FileById = new Dictionary<string, string> { ["f1"] = "files/programme.pdf" } };
+        var site = SiteAddresses.None with { FileById = new Dictionary<string, LinkedFile> { ["f1"] = new("files/programme.pdf", "Programme", "PDF", 84_000) } };
         Assert.Equal(new Link.File("f1"), LinkReader.Read("file-in-library:f1", site).Link);
         Assert.Equal(new Link.File("f1"), LinkReader.Read("/files/programme.pdf", site).Link);
         Assert.Contains("is gone", LinkReader.Read("file-in-library:f2", site).Error, StringComparison.Ordinal);

@@ -2,7 +2,9 @@ using CsCheck;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
+using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
 using static Dekoro.Core.Tests.Planning.Sample;
 
@@ -171,4 +173,35 @@ public sealed class PagePlanTests
         Assert.True(IsSharp(empty.WantsWidthPx));
         Assert.False(IsSharp(empty.WantsWidthPx - 1));
     });
+
+    [Fact]
+    public void A_picture_in_a_line_is_as_wide_as_the_height_of_its_words_makes_it_and_never_wider_than_they_may_be()
+    {
+        LinePicture One(string id, LineHeight height, string asset = "kite") => new(LinePicture.Of(id, asset, height, new(true, null)));
+        var style = new SiteStyle();
+        var plan = Plan(Page(
+            new ParagraphBlock("p", [new TextRun("See "), One("line", LineHeight.Line), One("letters", LineHeight.Letters), One("banner", LineHeight.Line, "banner")]),
+            new HeadingBlock("h", 2, [One("head", LineHeight.Letters)])), [Picture(), Picture("banner", 8000, 100)]);
+        double At(string id, double viewport) => plan.Figures[id].Main.Slot.At(viewport);
+        Assert.Equal(style.TextPx * style.LineHeight * 4 / 3, At("line", 1280), 6);
+        Assert.Equal(style.TextPx * 4 / 3, At("letters", 390), 6);
+        Assert.Equal(26 * 4 / 3.0, At("head", 820), 6);
+        Assert.Equal(390 - 2 * style.PaddingPx.Phone, At("banner", 390), 6);
+        // As large as it is drawn and no larger: no file of it is a page's width.
+        Assert.All(plan.Figures["line"].Main.Ladder.WidthsPx, px => Assert.InRange(px, 1, 200));
+        Assert.NotEqual(Loading.Later, plan.Figures["line"].Loading);
+    }
+
+    [Fact]
+    public void A_link_to_a_file_says_type_and_size_after_its_last_word_and_a_table_wants_files_that_are_there()
+    {
+        var site = Site with { FileById = new Dictionary<string, LinkedFile> { ["f1"] = new("files/programme.pdf", "Programme", "PDF", 84_200) } };
+        var link = "file-in-library:f1";
+        var page = Page(new ParagraphBlock("p", [new TextRun("The "), new TextRun("whole ", Link: link), new TextRun("programme", Bold: true, Link: link), new TextRun(".")]),
+            new ButtonBlock("b", "Take it", link, ButtonKind.Filled), new FilesBlock("t", [new("f1", null), new("gone", "Old one")]));
+        var plan = PagePlanner.Plan(page, new PlanFacts(new SiteStyle(), new Dictionary<string, PictureFacts>(), site, []));
+        Assert.Equal(["The whole programme (PDF, 84 kB).", "Take it (PDF, 84 kB)"], plan.Page.Document.Blocks.Take(2).Select(PlainText.Of));
+        Assert.Equal("t", Assert.Single(plan.Notices).BlockId);
+        Assert.Equal([new Link.File("f1")], plan.LinksOut);
+    }
 }

@@ -62,4 +62,15 @@ public sealed class LineBreakingTests
         Assert.Equal(18 + 10 - 2 + 10, Width("ab a"), 6);
         Assert.Equal(28, Width("a-b"), 6);
     }
+
+    [Fact]
+    public void A_line_may_break_before_and_after_a_picture_in_it_and_a_space_beside_it_goes_with_the_break()
+    {
+        var picture = new LinePicture(LinePicture.Of("p", "kite", LineHeight.Line, new(true, null)));
+        double[] Lines(double widthPx, params Inline[] inlines) => [.. LineBreaking.LinesOf(inlines, widthPx, Style, FaceFamily.Plain, _ => 40)];
+        var word = Lines(500, new TextRun("abcd"))[0];
+        Assert.Equal([word + 40 + word], Lines(500, new TextRun("abcd"), picture, new TextRun("abcd")));
+        Assert.Equal([word, 40, word], Lines(Math.Max(word, 40), new TextRun("abcd"), picture, new TextRun("abcd")));
+        Assert.Equal([word, 40, word], Lines(Math.Max(word, 40), new TextRun("abcd "), picture, new TextRun(" abcd")));
+    }
 }

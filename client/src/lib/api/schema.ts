@@ -3155,6 +3155,9 @@ export interface components {
             };
             notices: components["schemas"]["Notice"][];
             weights: components["schemas"]["PerClassOfWeight"];
+            files: {
+                [key: string]: string;
+            };
         };
         LookChange: {
             name: string;

@@ -34,6 +34,7 @@
     ['Rule', 'horizontalRule'],
     ['Button', 'button'],
     ['Place for a picture', 'figure'],
+    ['Table of files', 'files'],
     ['Columns', 'columns'],
     ['Band', 'band'],
   ] as const;

@@ -54,15 +54,17 @@
   const sentence = $derived(
     triedWords
       ? `As it would stand there: ${triedWords}. A click keeps it.`
-      : desk.swapping
-        ? 'Point at a picture to try it there: a click keeps it, Escape leaves what stands there.'
-        : desk.gap
-          ? 'Click a picture: it goes where the line stands.'
-          : desk.chosenColumns
-            ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
-            : desk.chosen
-              ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
-              : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
+      : desk.inLine
+        ? 'Click a picture: it goes into the line, where the caret stands.'
+        : desk.swapping
+          ? 'Point at a picture to try it there: a click keeps it, Escape leaves what stands there.'
+          : desk.gap
+            ? 'Click a picture: it goes where the line stands.'
+            : desk.chosenColumns
+              ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
+              : desk.chosen
+                ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
+                : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
   );
   /** A pointer on its way across the drawer tries nothing. */
   const restMs = 120;
@@ -77,7 +79,10 @@
       setTimeout(() => desk.reveal(chosen), 60);
     } else {
       clearTimeout(trying);
-      untrack(() => desk.endSwap(null));
+      untrack(() => {
+        desk.endSwap(null);
+        desk.inLine = false;
+      });
     }
   });
 

@@ -52,19 +52,13 @@
       data?.types.some((type) =>
         ['Files', 'application/x-dekoro-picture', 'application/x-dekoro-piece'].includes(type),
       );
-    // A piece that is moved goes between pieces; a picture that comes may go into a cell.
     const cellUnder = (event: DragEvent) =>
-      event.dataTransfer?.types.includes('application/x-dekoro-piece')
-        ? null
-        : ((event.target as Element).closest?.<HTMLElement>('.cell[data-block]') ?? null);
-    inside.addEventListener(
-      'dragstart',
-      (event) => {
-        const block = (event.target as Element).closest?.<HTMLElement>('figure[data-block]');
-        if (block) event.dataTransfer?.setData('application/x-dekoro-piece', block.dataset.block ?? '');
-      },
-      true,
-    );
+      (event.target as Element).closest?.<HTMLElement>('.cell[data-block]') ?? null;
+    // After the editor, which clears what others have said of the drag.
+    inside.addEventListener('dragstart', (event) => {
+      const block = (event.target as Element).closest?.<HTMLElement>('figure[data-block]');
+      if (block) event.dataTransfer?.setData('application/x-dekoro-piece', block.dataset.block ?? '');
+    });
     inside.addEventListener(
       'dragover',
       (event) => {
@@ -95,8 +89,9 @@
         const columns = cell?.parentElement?.dataset.block;
         const picture = data.getData('application/x-dekoro-picture');
         const piece = data.getData('application/x-dekoro-piece');
-        if (cell && columns && !piece) {
-          if (picture) desk.cells.fill(columns, [picture], cell.dataset.block);
+        if (cell && columns) {
+          if (piece) desk.cells.moveInto(columns, cell.dataset.block!, piece);
+          else if (picture) desk.cells.fill(columns, [picture], cell.dataset.block);
           else void desk.cells.fillFiles(columns, await filesOf(data), cell.dataset.block);
         } else if (picture) desk.place([picture], gap);
         else if (piece) desk.moveTo(piece, gap);
@@ -127,7 +122,7 @@
   });
   $effect(() => {
     void [desk.moved, desk.width, desk.pieces];
-    desk.nameEmptyCells();
+    desk.nameThings();
   });
   // The caret's own "add here" is asked for by key; it stands where the piece that holds the caret ends.
   const asked = $derived.by(() => {

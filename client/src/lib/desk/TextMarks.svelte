@@ -1,6 +1,7 @@
 <!-- Kind of text, marked words and link, for the words that hold the caret. -->
 <script lang="ts">
   import Bold from '@lucide/svelte/icons/bold';
+  import Image from '@lucide/svelte/icons/image';
   import Italic from '@lucide/svelte/icons/italic';
   import type { Desk } from './desk.svelte';
   import { textKinds } from './choices';
@@ -45,8 +46,8 @@
   </div>
 </div>
 <div class="border-b border-hair px-4 py-3">
-  <h3 class="mb-2 font-semibold">Marked words</h3>
-  <div class="flex gap-1.5">
+  <h3 class="mb-2 font-semibold">In the line</h3>
+  <div class="flex flex-wrap gap-1.5">
     <button
       class="dk-button"
       aria-pressed={marks.bold}
@@ -62,6 +63,14 @@
       onclick={() => desk.editor?.chain().focus().toggleItalic().run()}
     >
       <Italic size={14} />Italic
+    </button>
+    <button
+      class="dk-button"
+      aria-pressed={desk.inLine}
+      onmousedown={(event) => event.preventDefault()}
+      onclick={() => desk.beginInLine()}
+    >
+      <Image size={14} />Picture in the line
     </button>
   </div>
 </div>

@@ -79,11 +79,35 @@ export class Cells {
     if (chosen) this.desk.choose(chosen, false);
   }
 
+  /** A picture of the page goes into a cell; the one that stood there takes its place. */
+  moveInto(columns: string, cell: string, figure: string) {
+    const [from, to] = [this.desk.at(figure), this.desk.at(cell)];
+    if (!this.desk.editor || from?.node.type.name !== 'figure' || !to) return;
+    const { state, view } = this.desk.editor;
+    const was = pictureIn(to.node);
+    if (was?.node === from.node) return;
+    const shape = shapeOf(this.desk.at(columns)!.node) ?? (from.node.attrs.shape as string | null);
+    const tr = was ? state.tr.replaceWith(from.pos, from.pos + from.node.nodeSize, was.node) : takenOut(state, from);
+    const at = tr.mapping.map(to.pos + 1 + (was?.offset ?? 0), 1);
+    const moved = from.node.type.create({ ...from.node.attrs, size: 'cell', shape });
+    if (was) tr.replaceWith(at, at + was.node.nodeSize, moved);
+    else tr.insert(at, moved);
+    view.dispatch(tr);
+    this.desk.choose(figure, false);
+  }
+
   private change(id: string, step: (state: EditorState, at: At) => Transaction) {
     const at = this.desk.at(id);
     if (this.desk.editor && at) this.desk.editor.view.dispatch(step(this.desk.editor.state, at));
   }
 }
+
+/** That of the pictures of columns; undefined where there are none. */
+const shapeOf = (columns: PmNode) => {
+  let shape: string | null | undefined;
+  columns.forEach((cell) => (shape ??= pictureIn(cell)?.node.attrs.shape as string | null | undefined));
+  return shape;
+};
 
 const pictureIn = (cell: PmNode): { node: PmNode; offset: number } | null => {
   let found: { node: PmNode; offset: number } | null = null;

@@ -19,6 +19,8 @@ import {
   type ColumnsAttrs,
   type FigureAttrs,
   type FigureException,
+  type FilesAttrs,
+  type LinePictureAttrs,
   type WidthClass,
 } from './schema';
 
@@ -67,6 +69,8 @@ export class Desk {
   private triedGap: Gap | null = null;
   /** Where the next picture from the drawer goes; null follows the caret. */
   gap = $state.raw<Gap | null>(null);
+  /** The next picture from the drawer goes into the line at the caret. */
+  inLine = $state(false);
   /** Where a video is to be put that is being chosen. */
   addingVideo = $state.raw<Gap | null>(null);
   canUndo = $state(false);
@@ -196,7 +200,7 @@ export class Desk {
     const at = this.at(id);
     if (!this.editor || !at) return;
     const { state, view } = this.editor;
-    const selection = ['figure', 'columns', 'band'].includes(at.node.type.name)
+    const selection = ['figure', 'linePicture', 'files', 'columns', 'band'].includes(at.node.type.name)
       ? NodeSelection.create(state.doc, at.pos)
       : TextSelection.near(state.doc.resolve(at.pos + 1));
     view.dispatch(state.tr.setSelection(selection));
@@ -221,8 +225,8 @@ export class Desk {
     else if (box.bottom > view.innerHeight - marginPx) view.scrollBy(0, box.bottom - view.innerHeight + marginPx);
   }
 
-  /** Empty cells say how wide a picture would stand in them at this width. */
-  nameEmptyCells() {
+  /** Empty cells say how wide a picture would stand in them at this width; links to files say what they lead to. */
+  nameThings() {
     const inside = this.frame?.contentDocument;
     if (!inside) return;
     const rules = [...this.pieces, ...this.inner].flatMap(({ id, columns }) => {
@@ -231,6 +235,8 @@ export class Desk {
         ? `[data-block="${CSS.escape(id)}"] { --wants: "${Math.round(slotAt(cell.width, this.width))} px wide"; }`
         : [];
     });
+    for (const [link, facts] of Object.entries(this.look?.files ?? {}))
+      rules.push(`.ProseMirror a[title="${CSS.escape(link)}"]::after { content: "${facts}"; }`);
     if (this.wants?.ownerDocument !== inside) this.wants = inside.head.appendChild(inside.createElement('style'));
     if (this.wants.textContent !== rules.join('\n')) this.wants.textContent = rules.join('\n');
   }
@@ -300,7 +306,8 @@ export class Desk {
   /** Shows a picture in the place that is to change, without changing it; null shows what stands there. */
   tryOn(asset: string | null) {
     // Cells are filled in their order, and show their pictures when they have them.
-    const gap = this.swapping || (this.chosenColumns && !this.gap) ? null : (this.gap ?? this.caretGap());
+    const noGap = this.swapping || this.inLine || (this.chosenColumns && !this.gap);
+    const gap = noGap ? null : (this.gap ?? this.caretGap());
     const now = this.swapping || gap ? asset : null;
     if (this.tried === now) return;
     this.tried = now;
@@ -346,6 +353,7 @@ export class Desk {
 
   /** Puts pictures in, one after the other, and chooses the last; with columns chosen they go into the empty cells. */
   place(assets: string[], gap: Gap | null = this.gap) {
+    if (this.inLine) return this.placeInLine(assets);
     if (!gap && this.chosenPiece?.figure?.asset === '' && assets[0]) {
       // A place that waits takes the first.
       this.setFigure(this.chosenPiece.id, { asset: assets[0] });
@@ -361,6 +369,28 @@ export class Desk {
     view.dispatch(tr);
     this.gap = null;
     this.choose(nodes.at(-1)!.attrs.id as string, false);
+  }
+
+  /** Opens the library to choose a picture for the line at the caret. */
+  beginInLine() {
+    this.endSwap(null);
+    this.gap = null;
+    this.inLine = true;
+    this.drawerOpen = true;
+  }
+
+  private placeInLine(assets: string[]) {
+    this.inLine = false;
+    if (!this.editor || assets.length === 0) return;
+    const { state, view } = this.editor;
+    const nodes = assets.map((asset) => state.schema.node('linePicture', { id: newId(), asset }));
+    view.dispatch(state.tr.insert(state.selection.from, nodes));
+    this.choose(nodes.at(-1)!.attrs.id as string, false);
+  }
+
+  /** Of a picture in a line or a table of files. */
+  setPiece(id: string, change: Partial<LinePictureAttrs> | Partial<FilesAttrs>) {
+    this.setAttributes(id, change);
   }
 
   /** Takes files into the library and then into the page; the place is held by the piece before it, or by the columns. */
@@ -443,6 +473,7 @@ export class Desk {
       | 'button'
       | 'columns'
       | 'figure'
+      | 'files'
       | 'paragraph'
       | 'heading'
       | 'bulletList'
@@ -463,6 +494,7 @@ export class Desk {
       horizontalRule: () => schema.node('horizontalRule', { id }),
       button: () => schema.node('button', { id }),
       figure: () => schema.node('figure', { id }),
+      files: () => schema.node('files', { id }),
       columns: () =>
         schema.node(
           'columns',
@@ -510,10 +542,11 @@ export class Desk {
     if (target === at.pos || target === at.pos + at.node.nodeSize) return;
     const tr = takenOut(state, at);
     const pos = tr.mapping.map(target);
-    const wasInCell = at.node.attrs.size === 'cell';
-    tr.insert(pos, wasInCell ? at.node.type.create({ ...at.node.attrs, size: 'column' }) : at.node);
+    tr.insert(pos, at.node);
     tr.setSelection(
-      at.node.type.name === 'figure' ? NodeSelection.create(tr.doc, pos) : TextSelection.near(tr.doc.resolve(pos + 1)),
+      ['figure', 'files'].includes(at.node.type.name)
+        ? NodeSelection.create(tr.doc, pos)
+        : TextSelection.near(tr.doc.resolve(pos + 1)),
     );
     view.dispatch(tr.scrollIntoView());
     this.chosen = id;
@@ -531,6 +564,7 @@ export class Desk {
   }
 
   canMove(id: string, by: -1 | 1) {
+    if (this.pieceOf(id)?.inLine) return false;
     const { ids } = this.rowOf(id);
     const i = ids.indexOf(id);
     return i >= 0 && ids[i + by] !== undefined;
@@ -610,7 +644,10 @@ export class Desk {
   caretGap(): Gap {
     const piece = this.chosenPiece;
     if (piece?.band && this.caretIn) return { after: this.caretIn };
-    if (this.chosen !== null) return { after: (piece?.figure?.size === 'cell' ? piece.within : null) ?? this.chosen };
+    if (this.chosen !== null) {
+      const isInside = piece?.inLine || this.columnsOf(piece);
+      return { after: (isInside ? piece?.within : null) ?? this.chosen };
+    }
     const inTitle = this.editor?.isFocused && this.editor.state.selection.$from.parent.type.name === 'title';
     return { after: inTitle ? null : (this.pieces.at(-1)?.id ?? null) };
   }
@@ -671,7 +708,7 @@ export class Desk {
       this.chosen = (top?.attrs.id as string | undefined) ?? null;
     this.button = caret.parent.type.name === 'button' ? (caret.parent.attrs as ButtonAttrs) : null;
     this.caretIn = words && words !== top ? (words.attrs.id as string | null) : null;
-    if (words && words.type.name !== 'figure')
+    if (words && !['figure', 'linePicture', 'files'].includes(words.type.name))
       this.marks = {
         kind: words.type.name === 'heading' ? `heading${words.attrs.level}` : words.type.name,
         bold: editor.isActive('bold'),
@@ -683,7 +720,13 @@ export class Desk {
     if (!docChanged) return;
     this.keeping.changed();
     const figures = JSON.stringify(
-      [...this.pieces, ...this.inner].map(({ figure, columns, band }) => [figure, columns, band]),
+      [...this.pieces, ...this.inner].map(({ figure, columns, band, inLine, files }) => [
+        figure,
+        columns,
+        band,
+        inLine,
+        files,
+      ]),
     );
     clearTimeout(this.lookTimer);
     // A picture that changed is redrawn at once; words are on the page already and only the figures of their weight wait.
@@ -712,12 +755,12 @@ export class Desk {
     ({ pieces: this.pieces, inner: this.inner, pictures: this.pictures } = piecesOf(doc));
   }
 
-  /** A piece of the page, a cell, or a picture in one. */
+  /** A piece of the page, a cell, a picture in one, or a picture in a line. */
   at(id: string) {
     let found: At | null = null;
     this.editor?.state.doc.descendants((node, pos) => {
       if (!found && node.attrs.id === id) found = { node, pos };
-      return !found && holds(node);
+      return !found && !node.isText;
     });
     return found as At | null;
   }

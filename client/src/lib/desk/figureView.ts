@@ -18,12 +18,19 @@ export class FigureViews {
 
   constructor(private frame: () => Document) {}
 
-  readonly create: NodeViewRenderer = ({ node }) => {
-    const dom = this.frame().createElement('figure');
-    dom.contentEditable = 'false';
-    dom.className = 'fig dk-waiting';
-    return { dom, ...this.followed(node, { dom, fill: (drawn) => this.fill(dom, drawn) }), ignoreMutation: () => true };
-  };
+  /** A piece that is wholly the server's to draw. */
+  readonly createDrawn =
+    (tag: 'figure' | 'div' | 'span', waiting: string): NodeViewRenderer =>
+    ({ node }) => {
+      const dom = this.frame().createElement(tag);
+      dom.contentEditable = 'false';
+      dom.className = waiting;
+      return {
+        dom,
+        ...this.followed(node, { dom, fill: (drawn) => this.fill(dom, drawn, waiting) }),
+        ignoreMutation: () => true,
+      };
+    };
 
   /** What holds other pieces is drawn as the server has it, with its ground; what stands in it is the document's own. */
   readonly createHolder =
@@ -105,7 +112,7 @@ export class FigureViews {
   private read(html: string) {
     const template = this.frame().createElement('template');
     template.innerHTML = html;
-    const all = template.content.querySelectorAll<HTMLElement>('figure[data-block], div[data-block]');
+    const all = template.content.querySelectorAll<HTMLElement>('figure[data-block], div[data-block], span[data-block]');
     return { html, parts: new Map([...all].map((part) => [part.dataset.block!, part])) };
   }
 
@@ -134,11 +141,11 @@ export class FigureViews {
     if (ground) dom.prepend(ground);
   }
 
-  private fill(dom: HTMLElement, rendered: HTMLElement | undefined) {
+  private fill(dom: HTMLElement, rendered: HTMLElement | undefined, waiting: string) {
     if (!rendered) {
       // Nothing is drawn for a picture that is no longer in the library; before the first look it is still on its way.
       if (this.fragments.size > 0) dom.replaceChildren();
-      if (!dom.hasChildNodes()) dom.className = this.fragments.size > 0 ? 'fig dk-waiting dk-gone' : 'fig dk-waiting';
+      if (!dom.hasChildNodes()) dom.className = this.fragments.size > 0 ? `${waiting} dk-gone` : waiting;
       return;
     }
     const drawn = rendered.cloneNode(true) as HTMLElement;
@@ -190,7 +197,11 @@ html { scrollbar-width: none; }
 .ProseMirror h1:has(> br:only-child)::before { content: "Title"; position: absolute; opacity: .45; }
 .ProseMirror > p:only-of-type:nth-child(2):last-child:has(> br:only-child)::before { content: "Type here, or open the library below and click a picture."; position: absolute; opacity: .55; }
 .dk-waiting { min-height: 80px; background: rgb(0 0 0 / .06); }
-.dk-gone::before { content: "The picture that stood here is no longer in the library."; display: block; padding: 16px; }
+.dk-no-files::before { content: "A table of files: choose them beside the page."; display: block; padding: 16px; outline: 1px dashed currentColor; }
+span.dk-waiting { min-width: 1em; min-height: 1em; }
+.ProseMirror .in-line img { -webkit-user-drag: none; }
+.ProseMirror .files a { pointer-events: none; }
+.dk-gone:is(figure)::before { content: "The picture that stood here is no longer in the library."; display: block; padding: 16px; }
 .ProseMirror-gapcursor { display: none; pointer-events: none; position: absolute; }
 .ProseMirror-gapcursor::after { content: ""; display: block; position: absolute; top: -2px; width: 20px; border-top: 1px solid currentColor; }
 .ProseMirror-focused .ProseMirror-gapcursor { display: block; }

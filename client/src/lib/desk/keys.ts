@@ -25,6 +25,7 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
   if (event.key === 'Escape') {
     if (desk.swapping) desk.endSwap(null);
     else if (desk.gap) desk.gap = null;
+    else if (desk.inLine) desk.drawerOpen = desk.inLine = false;
     else if (desk.drawerOpen) desk.drawerOpen = false;
     else if (desk.chosenPiece?.within) desk.choose(desk.chosenPiece.within);
     else if (desk.chosen || desk.editor?.isFocused) desk.choose(null);
@@ -58,7 +59,7 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
       desk.drawerOpen = !desk.drawerOpen;
       return true;
     case 'f': {
-      const asset = (figure?.asset ?? desk.chosenPiece?.band?.picture) || null;
+      const asset = (figure?.asset ?? desk.chosenPiece?.inLine?.asset ?? desk.chosenPiece?.band?.picture) || null;
       if (!asset) return false;
       desk.toRoom(asset);
       return true;
@@ -99,9 +100,11 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
 }
 
 const typingInField = (event: KeyboardEvent) => (event.target as Element).matches?.('input, textarea, select') ?? false;
+/** What is chosen is one thing, and not words with a caret. */
+const drawnWhole = (desk: Desk) =>
+  Boolean(desk.chosenPiece?.figure || desk.chosenPiece?.inLine || desk.chosenPiece?.files || desk.chosenWhole);
 const typing = (event: KeyboardEvent, desk: Desk) =>
-  typingInField(event) ||
-  ((event.target as HTMLElement).isContentEditable && desk.chosenPiece?.figure == null && !desk.chosenWhole);
+  typingInField(event) || ((event.target as HTMLElement).isContentEditable && !drawnWhole(desk));
 
 /** What the editor would swallow and the desk needs first. */
 export function frameKeys(inside: Document, desk: Desk) {
@@ -114,9 +117,8 @@ export function frameKeys(inside: Document, desk: Desk) {
         event.stopPropagation();
         desk.enter(whole.id);
       }
-      // With a picture, columns or a band chosen a letter is a key of the desk, never a text that takes their place.
-      if ((whole || desk.chosenPiece?.figure) && event.key.length === 1 && !event.ctrlKey && !event.metaKey)
-        event.preventDefault();
+      // With a picture, files, columns or a band chosen a letter is a key of the desk, never a text that takes their place.
+      if (drawnWhole(desk) && event.key.length === 1 && !event.ctrlKey && !event.metaKey) event.preventDefault();
     },
     true,
   );

@@ -1,6 +1,6 @@
 import type { JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
-import type { BandAttrs, CellAttrs, ColumnsAttrs, FigureAttrs } from './schema';
+import type { BandAttrs, CellAttrs, ColumnsAttrs, FigureAttrs, FilesAttrs, LinePictureAttrs } from './schema';
 
 /** A piece of the page, for the page map and for what is chosen. */
 export type Piece = {
@@ -17,6 +17,10 @@ export type Piece = {
       })
     | null;
   band: BandAttrs | null;
+  /** Of a picture in a line. */
+  inLine: LinePictureAttrs | null;
+  /** Of a table of files. */
+  files: FilesAttrs | null;
   /** The columns or band that it stands in. */
   within: string | null;
 };
@@ -24,7 +28,7 @@ export type Piece = {
 /** What may hold pieces inside a piece of the page. */
 export const holds = (node: PmNode) => ['columns', 'cell', 'band'].includes(node.type.name);
 export const isPiece = (node: PmNode, parent: PmNode) =>
-  ['figure', 'columns', 'band'].includes(node.type.name) || parent.type.name === 'doc';
+  ['figure', 'linePicture', 'files', 'columns', 'band'].includes(node.type.name) || parent.type.name === 'doc';
 
 /**
  * The pieces of a page; those that stand in cells and bands; and, in the order of the page, every picture and every band that
@@ -44,21 +48,39 @@ export function piecesOf(doc: PmNode): { pieces: Piece[]; inner: Piece[]; pictur
       figure: node.type.name === 'figure' ? (node.attrs as FigureAttrs) : null,
       columns: null,
       band: node.type.name === 'band' ? (node.attrs as BandAttrs) : null,
+      inLine: node.type.name === 'linePicture' ? (node.attrs as LinePictureAttrs) : null,
+      files: node.type.name === 'files' ? (node.attrs as FilesAttrs) : null,
       within,
     };
-    if (piece.figure || piece.band) pictures.push(piece);
-    if (piece.band) node.forEach((one) => ['figure', 'columns'].includes(one.type.name) && inner.push(read(one, id)));
+    if (piece.figure || piece.band || piece.inLine) pictures.push(piece);
+    if (piece.band) node.forEach((one) => inner.push(...innerOf(one, id)));
+    else if (!piece.columns && within === null) inner.push(...inLines(node, id));
     if (node.type.name === 'columns') piece.columns = readColumns(node, id);
     return piece;
+  }
+
+  /** Of what stands in a cell or band that which can be chosen by itself. */
+  function innerOf(node: PmNode, within: string): Piece[] {
+    return ['figure', 'files', 'columns'].includes(node.type.name) ? [read(node, within)] : inLines(node, within);
+  }
+
+  /** The pictures in the lines of a piece of words. */
+  function inLines(node: PmNode, within: string) {
+    const found: Piece[] = [];
+    node.descendants((one) => {
+      if (one.type.name === 'linePicture') found.push(read(one, within));
+    });
+    return found;
   }
 
   function readColumns(node: PmNode, id: string) {
     const cells: { id: string; figure: string | null; ground: CellAttrs }[] = [];
     const shapes: (string | null)[] = [];
     node.forEach((cell) => {
-      const figures: Piece[] = [];
-      cell.forEach((one) => one.type.name === 'figure' && figures.push(read(one, id)));
-      inner.push(...figures);
+      const within: Piece[] = [];
+      cell.forEach((one) => within.push(...innerOf(one, id)));
+      inner.push(...within);
+      const figures = within.filter((one) => one.figure);
       shapes.push(...figures.map((one) => one.figure!.shape));
       cells.push({ id: cell.attrs.id as string, figure: figures[0]?.id ?? null, ground: cell.attrs as CellAttrs });
     });

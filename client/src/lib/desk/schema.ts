@@ -69,6 +69,17 @@ export type WordsPlace = {
 export type ColumnsAttrs = WordsPlace & { id: string | null; inRow: number; extent: 'column' | 'wide' };
 export type ButtonAttrs = { id: string | null; link: string; kind: 'filled' | 'outline' };
 
+/** A small picture among the words of a line. */
+export type LinePictureAttrs = {
+  id: string | null;
+  asset: string;
+  height: 'letters' | 'line';
+  alt: string | null;
+  decorative: boolean;
+};
+/** Files to take away; without words of its own each is called as in the library. */
+export type FilesAttrs = { id: string | null; files: { file: string; words: string | null }[] };
+
 /** What stands behind the words of a band or a cell. */
 export type GroundAttrs = {
   colour: string | null;
@@ -113,7 +124,7 @@ const figureDefaults: FigureAttrs = {
   video: null,
 };
 
-const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|columns|band)+' });
+const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|files|columns|band)+' });
 
 /** The page's title, and with it what belongs to the page as a whole, so that one undo covers all of it. */
 const Title = Node.create({
@@ -160,7 +171,37 @@ const Figure = (views: FigureViews) =>
       { tag: 'figure[data-figure]', getAttrs: (element) => JSON.parse(element.getAttribute('data-figure') ?? '{}') },
     ],
     renderHTML: ({ node }) => ['figure', { 'data-figure': JSON.stringify({ ...node.attrs, id: null }) }],
-    addNodeView: () => views.create,
+    addNodeView: () => views.createDrawn('figure', 'fig dk-waiting'),
+  });
+
+const LinePicture = (views: FigureViews) =>
+  Node.create({
+    name: 'linePicture',
+    group: 'inline',
+    inline: true,
+    atom: true,
+    selectable: true,
+    draggable: true,
+    addAttributes: () => kept({ id: null, asset: '', height: 'line', alt: null, decorative: false }),
+    parseHTML: () => [
+      { tag: 'span[data-line]', getAttrs: (element) => JSON.parse(element.getAttribute('data-line') ?? '{}') },
+    ],
+    renderHTML: ({ node }) => ['span', { 'data-line': JSON.stringify({ ...node.attrs, id: null }) }],
+    addNodeView: () => views.createDrawn('span', 'in-line dk-waiting'),
+  });
+
+const Files = (views: FigureViews) =>
+  Node.create({
+    name: 'files',
+    atom: true,
+    selectable: true,
+    draggable: true,
+    addAttributes: () => kept({ id: null, files: [] }),
+    parseHTML: () => [
+      { tag: 'div[data-files]', getAttrs: (element) => JSON.parse(element.getAttribute('data-files') ?? '{}') },
+    ],
+    renderHTML: ({ node }) => ['div', { 'data-files': JSON.stringify({ ...node.attrs, id: null }) }],
+    addNodeView: () => views.createDrawn('div', 'files dk-no-files'),
   });
 
 /** A piece that holds others: how it is drawn is the server's, what stands in it is the document's own. */
@@ -217,7 +258,10 @@ const Link = Mark.create({
 const withId = ['button', 'paragraph', 'heading', 'bulletList', 'orderedList', 'blockquote', 'horizontalRule'];
 export const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
 
-/** Every piece of the page keeps one id for good; a piece that was split or pasted gets one of its own. */
+/**
+ * Every piece of the page, and every picture in a line, keeps one id for good; what was split or pasted gets one of its own. In a
+ * cell a picture takes the size of the cell, and out of it that of the column.
+ */
 const Ids = Extension.create({
   name: 'ids',
   addGlobalAttributes: () => [
@@ -241,12 +285,16 @@ const Ids = Extension.create({
         const change = state.tr;
         // The page's own pieces, its cells, and what stands in them; not what stands in lists and quotes.
         state.doc.descendants((node, pos, parent) => {
-          if (node.type.name === 'title' || !parent || !['doc', 'columns', 'cell', 'band'].includes(parent.type.name))
-            return false;
-          const id = node.attrs.id as string | null;
-          if (id && !seen.has(id)) seen.add(id);
-          else change.setNodeAttribute(pos, 'id', newId());
-          return ['columns', 'cell', 'band'].includes(node.type.name);
+          if (node.type.name === 'title' || node.isText || !parent) return false;
+          if (node.type.name === 'linePicture' || ['doc', 'columns', 'cell', 'band'].includes(parent.type.name)) {
+            const id = node.attrs.id as string | null;
+            if (id && !seen.has(id)) seen.add(id);
+            else change.setNodeAttribute(pos, 'id', newId());
+          }
+          const inCell = parent.type.name === 'cell';
+          if (node.type.name === 'figure' && inCell !== (node.attrs.size === 'cell'))
+            change.setNodeAttribute(pos, 'size', inCell ? 'cell' : 'column');
+          return true;
         });
         return change.docChanged ? change : null;
       },
@@ -259,9 +307,11 @@ export const extensions = (views: FigureViews): Extensions => [
   Title,
   Figure(views),
   holder('columns', 'cell+', { id: null, inRow: 3, extent: 'wide', ...placeDefaults }, views),
-  holder('cell', '(block|figure)+', { id: null, ...groundDefaults }, views),
-  holder('band', '(block|figure|columns)+', { id: null, ...groundDefaults, ...placeDefaults }, views),
+  holder('cell', '(block|figure|files)+', { id: null, ...groundDefaults }, views),
+  holder('band', '(block|figure|files|columns)+', { id: null, ...groundDefaults, ...placeDefaults }, views),
   Button,
+  Files(views),
+  LinePicture(views),
   Tried,
   Link,
   Ids,

@@ -12,6 +12,8 @@
   import ColumnsSheet from '$lib/desk/ColumnsSheet.svelte';
   import Drawer from '$lib/desk/Drawer.svelte';
   import FigureSheet from '$lib/desk/FigureSheet.svelte';
+  import FilesSheet from '$lib/desk/FilesSheet.svelte';
+  import LinePictureSheet from '$lib/desk/LinePictureSheet.svelte';
   import Frame from '$lib/desk/Frame.svelte';
   import { deskKey } from '$lib/desk/keys';
   import Markup from '$lib/desk/Markup.svelte';
@@ -118,6 +120,10 @@
         <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">
           {#if desk.chosen && desk.chosenPiece?.figure}
             <FigureSheet {desk} id={desk.chosen} figure={desk.chosenPiece.figure} />
+          {:else if desk.chosen && desk.chosenPiece?.inLine}
+            <LinePictureSheet {desk} id={desk.chosen} picture={desk.chosenPiece.inLine} />
+          {:else if desk.chosen && desk.chosenPiece?.files}
+            <FilesSheet {desk} id={desk.chosen} files={desk.chosenPiece.files.files} />
           {:else if desk.chosen && desk.chosenPiece?.band}
             <BandSheet {desk} id={desk.chosen} band={desk.chosenPiece.band} />
           {:else if desk.chosenPiece?.columns}
