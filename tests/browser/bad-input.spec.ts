@@ -1,7 +1,7 @@
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, truncateSync, unlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { empty, letter, png, program, renamed, scripted, truncated, type GivenFile } from './bad-files';
 import { expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
 import { serve } from './server';
@@ -96,6 +96,23 @@ test('On a full disk a file is refused in words, and what was there before is sa
     execFileSync('umount', [disk]);
     rmSync(disk, { recursive: true });
   }
+});
+
+test('A video of more than two gigabytes is refused in words at once, without being sent', async ({ page, own }, info) => {
+  const large = info.outputPath('a-whole-summer.webm');
+  mkdirSync(dirname(large), { recursive: true });
+  writeFileSync(large, '');
+  truncateSync(large, 2 * 1024 ** 3 + 1);
+  const id = await makePage(own.url, 'Home', [text('Here.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Here.').click();
+  await page.getByRole('button', { name: /^Library/ }).click();
+  const sent = page.waitForRequest('**/api/files', { timeout: 3000 }).catch(() => null);
+  await page.getByLabel('Pictures from this computer').setInputFiles(large);
+  await expect(page.getByText(/a-whole-summer.webm: This file is larger than 2 GB: put it where large files are kept/)).toBeVisible();
+  expect(await sent).toBeNull();
+  unlinkSync(large);
+  await expect(frame.getByText('Here.')).toBeVisible();
 });
 
 test('A page that names a picture that is gone says so, and the rest of it is published', async ({ page, own }) => {

@@ -29,6 +29,23 @@ test('A part of another page is pasted with its picture after the piece that hol
   await expect(frame.locator('figure')).toHaveCount(0);
 });
 
+test('A page of five megabytes with scripts, styles, tables, comments and data addresses is pasted, and its words and picture come', async ({ page, own }) => {
+  const id = await makePage(own.url, 'Home', [text('Above.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Above.').click();
+  const picture = `data:image/png;base64,${readFileSync(demoFile('kite-cut-out.png')).toString('base64')}`;
+  const noise = `<!--${'comment '.repeat(2000)}--><style>${'.a{color:red}'.repeat(2000)}</style><script>${'window.ran=1;'.repeat(2000)}</script>`;
+  const table = `<table><tr><td>Monday</td><td>ten</td></tr></table>`;
+  const html = `<h2>Far</h2>${noise.repeat(60)}${table.repeat(200)}<img src="${picture}" alt="A kite"><p>The last line.</p>`;
+  expect(html.length).toBeGreaterThan(4_000_000);
+  await paste(frame, html);
+  await expect(frame.getByText('The last line.')).toBeVisible({ timeout: 60_000 });
+  await expect(frame.locator('figure img')).toHaveAttribute('alt', 'A kite');
+  expect(await frame.locator('body').evaluate((body) => 'ran' in body.ownerDocument.defaultView!)).toBe(false);
+  await expect.poll(async () => JSON.stringify(await contentOf(own.url, id))).toContain('The last line.');
+  expect(JSON.stringify(await contentOf(own.url, id))).not.toContain('comment');
+});
+
 test('Pieces are copied from one page to another by keys, with all that was set, and each has a name of its own', async ({ page, own }) => {
   const [file] = await takeIn(own.url, ['museum-door.jpg']);
   const cell = (name: string) => ({ type: 'cell', attrs: { id: name, colour: '#143c58', words: 'light' }, content: [text(`In ${name}`)] });

@@ -72,7 +72,7 @@ public static class PagePlanner
         var grounds = page.Document.Grounded.Concat(page.Document.Blocks.OfType<BandBlock>()).DistinctBy(b => b.Id)
             .Select(b => GroundPlan.Of(b, planned.GetValueOrDefault(b.Id), facts.Grids.GetValueOrDefault(b.Ground.AssetId ?? ""), laid, layout)).ToImmutableDictionary(b => b.Block.Id);
         notices.AddRange(grounds.Values.Select(NoticeOf).OfType<Notice>());
-        return new PagePlan(page, layout, facts.Addresses, planned, empty, grounds, links, notices.ToImmutable(), WeightsOf(planned.Values));
+        return new PagePlan(page, layout, facts.Addresses, planned, empty, grounds, links, notices.ToImmutable(), WeightsOf(planned.Values, FilmsOf(page.Document, planned, facts)));
     }
 
     /// <summary>What a place shows of a picture: what was drawn by hand, or its shape, steered by the keep area, or the whole.</summary>
@@ -231,11 +231,19 @@ public static class PagePlanner
         Place? PlaceOn(FigureBlock f, WidthClass c) => places[f.Id].FirstOrDefault(p => p.On[c]);
     }
 
-    private static PerClass<Weight> WeightsOf(IEnumerable<FigurePlan> figures)
+    /// <summary>Films that play without being asked to: where each stands, when it is fetched, and its bytes.</summary>
+    private static IEnumerable<(FigurePlan Figure, long Bytes)> FilmsOf(Document page, ImmutableDictionary<string, FigurePlan> planned, PlanFacts facts) =>
+        page.Figures.Where(f => f.Video is VideoChoice.Own { StartsItself: true }).Select(f => (f.Id, ((VideoChoice.Own)f.Video!).FileId))
+            .Concat(page.Grounded.Where(b => b.Ground.VideoId is not null).Select(b => (b.Id, b.Ground.VideoId!)))
+            .Where(film => planned.ContainsKey(film.Item1) && facts.Addresses.FileById.ContainsKey(film.Item2))
+            .Select(film => (planned[film.Item1], facts.Addresses.FileById[film.Item2].Bytes));
+
+    private static PerClass<Weight> WeightsOf(IEnumerable<FigurePlan> figures, IEnumerable<(FigurePlan Figure, long Bytes)> films)
     {
-        var list = figures.ToList();
+        var list = figures.Select(f => (f.Loading, Bytes: (Func<WidthClass, double>)f.BytesOn))
+            .Concat(films.Select(film => (film.Figure.Loading, Bytes: (Func<WidthClass, double>)(c => film.Figure.On(c) is null ? 0 : film.Bytes)))).ToList();
         return new PerClass<int>().Select((c, _) => new Weight(
-            list.Where(f => f.Loading != Loading.Later).Sum(f => f.BytesOn(c)),
-            list.Where(f => f.Loading == Loading.Later).Sum(f => f.BytesOn(c))));
+            list.Where(f => f.Loading != Loading.Later).Sum(f => f.Bytes(c)),
+            list.Where(f => f.Loading == Loading.Later).Sum(f => f.Bytes(c))));
     }
 }

@@ -3,6 +3,7 @@ using System.Text.Json.Nodes;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
+using Dekoro.Core.Links;
 using Dekoro.Server.Work;
 
 namespace Dekoro.Server.Demo;
@@ -61,6 +62,12 @@ internal static class DemoSite
                 if (own["cut"] is JsonObject cut) cut["of"] = ids[(string)cut["of"]!];
             }
             foreach (var name in attrs["video"] is JsonObject video ? new[] { "file", "captions" }.Where(n => (string?)video[n] is not null) : []) attrs["video"]![name] = ids[(string)attrs["video"]![name]!];
+        }
+        if ((string?)node["type"] == "linePicture") node["attrs"]!["asset"] = ids[(string)node["attrs"]!["asset"]!];
+        foreach (var listed in (string?)node["type"] == "files" ? node["attrs"]!["files"]!.AsArray() : []) listed!["file"] = ids[(string)listed["file"]!];
+        foreach (var mark in node["marks"] as JsonArray ?? [])
+        {
+            if ((string?)mark!["attrs"]?["href"] is { } href && href.StartsWith(Link.File.Scheme, StringComparison.Ordinal)) mark["attrs"]!["href"] = Link.File.Scheme + ids[href[Link.File.Scheme.Length..]];
         }
         if (node is JsonObject { } grounded && (string?)grounded["type"] is "band" or "cell")
         {

@@ -5,6 +5,7 @@ using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
+using Dekoro.Imaging;
 using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -46,7 +47,10 @@ public sealed record LookLimits(int MostLinePx, int MostPaddingPx, int MostRound
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, IReadOnlyList<LookOffer> Looks, LookLimits LookLimits, IReadOnlyList<string> Lines, bool IsPublished);
+    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, IReadOnlyList<LookOffer> Looks, LookLimits LookLimits, IReadOnlyList<string> Lines, bool IsPublished, LargestFile LargestFile);
+
+/// <param name="Sentence">Said of a larger one, which need not be sent to be refused.</param>
+public sealed record LargestFile(long Bytes, string Sentence);
 
 /// <param name="Written">How the link is kept; null where it leads nowhere.</param>
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
@@ -86,7 +90,7 @@ internal static class SiteEndpoints
                 [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
             ColumnsBlock.MostCells, style.CellShape,
             new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), LooksOf(workspace, book),
-            new(PictureLook.MostLinePx, PictureLook.MostPaddingPx, Corners.MostPx, Shadow.MostPx), [.. VisitorLine.Offered.Select(l => l.Name)], live.IsThere);
+            new(PictureLook.MostLinePx, PictureLook.MostPaddingPx, Corners.MostPx, Shadow.MostPx), [.. VisitorLine.Offered.Select(l => l.Name)], live.IsThere, new(Limits.MostDownloadBytes, Limits.DownloadTooLarge));
     }
 
     private static StyleLook StyleOf(Workspace workspace, Publisher publisher)

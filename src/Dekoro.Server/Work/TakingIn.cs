@@ -92,7 +92,7 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
 
     private Taken RecordDownload(string name, StoredFile received, DownloadType type, Words words)
     {
-        if (received.Bytes > Limits.MostDownloadBytes) throw new RefusedFileException($"This file is larger than {Limits.MostDownloadBytes >> 30} GB: put it where large files are kept, and link to its address.");
+        if (received.Bytes > Limits.MostDownloadBytes) throw new RefusedFileException(Limits.DownloadTooLarge);
         if (workspace.Downloads.FindByHash(received.Sha256) is { } same)
         {
             if (same.AwaySince is not null) workspace.Downloads.SetAway(same.Id, null);

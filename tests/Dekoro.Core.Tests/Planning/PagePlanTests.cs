@@ -204,4 +204,15 @@ public sealed class PagePlanTests
         Assert.Equal("t", Assert.Single(plan.Notices).BlockId);
         Assert.Equal([new Link.File("f1")], plan.LinksOut);
     }
+
+    [Fact]
+    public void A_film_that_plays_by_itself_weighs_and_one_that_waits_to_be_asked_does_not()
+    {
+        var site = Site with { FileById = new Dictionary<string, LinkedFile> { ["film"] = new("files/film.webm", "Film", "WEBM", 3_000_000) } };
+        double Weight(Block block) => PagePlanner.Plan(Page(block), new PlanFacts(new SiteStyle(), new[] { Picture() }.ToDictionary(p => p.Id), site, [])).Weights.Phone.All;
+        FigureBlock Film(bool itself) => Figure() with { Video = new VideoChoice.Own("film", null, true, false, itself) };
+        Assert.InRange(Weight(Film(true)) - Weight(Film(false)), 3_000_000, 3_000_000);
+        BandBlock Band(string? film) => new("b", Ground.None with { AssetId = "kite", VideoId = film }, default, Side.Left, Down.Top, [Text("t", "Words")]);
+        Assert.InRange(Weight(Band("film")) - Weight(Band(null)), 3_000_000, 3_000_000);
+    }
 }

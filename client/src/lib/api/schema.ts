@@ -3126,6 +3126,11 @@ export interface components {
             /** Format: double */
             ratioOfOther: null | number;
         };
+        LargestFile: {
+            /** Format: int64 */
+            bytes: number;
+            sentence: string;
+        };
         LeftOut: {
             name: string;
             sentence: string;
@@ -3513,6 +3518,7 @@ export interface components {
             lookLimits: components["schemas"]["LookLimits"];
             lines: string[];
             isPublished: boolean;
+            largestFile: components["schemas"]["LargestFile"];
         };
         SizeOffer: {
             role: components["schemas"]["SizeRole"];

@@ -13,10 +13,11 @@
   const whole = $derived(desk.chosenWhole !== null);
   const band = $derived(desk.chosen && whole ? desk.look?.grounds[desk.chosen]?.on[desk.widthClass] : undefined);
   const figure = $derived(desk.chosenPiece?.figure ?? null);
+  const isOne = $derived(figure || whole || desk.chosenPiece?.inLine || desk.chosenPiece?.files);
   const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {
     void [desk.moved, scale, resizing];
-    const element = figure || whole ? desk.elementOf(desk.chosen) : null;
+    const element = isOne ? desk.elementOf(desk.chosen) : null;
     if (!element) return null;
     const { left, top, width, height } = (
       (figure && element.querySelector('img, video, .stand-in')) ??

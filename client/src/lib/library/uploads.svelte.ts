@@ -1,4 +1,4 @@
-import { queryClient } from '$lib/api/queries';
+import { queryClient, sitePlan } from '$lib/api/queries';
 import type { Schemas } from '$lib/api/client';
 
 export type Upload = {
@@ -62,15 +62,27 @@ class Uploads {
       if (!upload) return;
       this.running++;
       upload.state = 'sending';
+      void this.send(upload);
+    }
+  }
+
+  private async send(upload: Upload) {
+    const refuse = (error: string) => this.end(upload, { name: upload.file.name, id: null, wasThere: false, error });
+    try {
+      // What is too large to be kept need not be sent first.
+      const { largestFile } = await queryClient.fetchQuery(sitePlan());
+      if (upload.file.size > largestFile.bytes) return refuse(largestFile.sentence);
       // fetch tells nothing of how much has been sent; XMLHttpRequest does.
       const request = new XMLHttpRequest();
       request.open('POST', '/api/files');
       request.upload.onprogress = (event) => (upload.sent = event.loaded / Math.max(1, event.total));
       request.onload = () => this.end(upload, taken(request));
-      request.onerror = () => this.end(upload, { name: upload.file.name, id: null, wasThere: false, error: broken });
+      request.onerror = () => refuse(broken);
       const form = new FormData();
       form.append('file', upload.file, upload.file.name);
       request.send(form);
+    } catch {
+      refuse(broken);
     }
   }
 
