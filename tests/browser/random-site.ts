@@ -20,13 +20,13 @@ export function randomSite(seed: number) {
     gutterPx: int(8, 40),
     textPx: int(15, 21),
   };
-  const pages = Array.from({ length: 3 }, (_, p) => ({
+  const pages = Array.from({ length: process.env.DEKORO_ALL ? 3 : 2 }, (_, p) => ({
     id: `p${p}`,
     kind: 'page',
     title: words(random, int(1, 5)),
     path: p === 0 ? '' : `page-${p}`,
     summary: '',
-    document: { type: 'doc', content: [figure(`p${p}first`), ...Array.from({ length: int(4, 14) }, (_, i) => piece(`p${p}b${i}`))] },
+    document: { type: 'doc', content: [figure(`p${p}first`), ...Array.from({ length: int(4, process.env.DEKORO_ALL ? 14 : 9) }, (_, i) => piece(`p${p}b${i}`))] },
   }));
 
   const folder = mkdtempSync(join(tmpdir(), 'dekoro-random-'));

@@ -1,0 +1,48 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Arrangements;
+
+/// <summary>A set of pictures with its running order, used on any number of pages and changed once for all of them.</summary>
+public sealed record Arrangement(string Id, string Name, Gallery Gallery, ImmutableArray<ArrangementItem> Items)
+{
+    public const int MostItems = 2000;
+
+    /// <summary>What visitors see of it, in order.</summary>
+    public IEnumerable<ArrangementItem> Shown => Items.Where(i => i.IsOn);
+}
+
+/// <param name="Id">Within the arrangement; stays with it for good.</param>
+/// <param name="IsOn">False keeps it, with all its words, out of sight.</param>
+/// <param name="Caption">Null takes the source that the whole set takes.</param>
+public sealed record ArrangementItem(string Id, string AssetId, bool IsOn, AltChoice Alt, CaptionChoice? Caption, LinkChoice Link);
+
+/// <summary>How the boxes of a gallery stand: in cells of one shape, in rows of one height, in columns that end level, or at their own size.</summary>
+public enum GalleryKind { Grid, Rows, Level, Even }
+
+/// <summary>Where the words of a picture stand; over it always, or while it is pointed at or has the focus.</summary>
+public enum CaptionPlace { None, Below, Over, Pointing }
+
+/// <summary>How a set is laid out.</summary>
+/// <param name="Columns">1 to 6 for each class of screen, of a grid and of level columns.</param>
+/// <param name="TargetHeightPx">Of rows, CSS px.</param>
+/// <param name="Shape">Of the cells of a grid; null leaves each as it is.</param>
+/// <param name="Whole">In cells of one shape: true shows each picture whole, false fills the cell with a cut.</param>
+/// <param name="Align">Where a picture stands that does not fill its cell.</param>
+/// <param name="CaptionLines">Room kept below for so many lines, so that short and long captions end alike.</param>
+/// <param name="OpensLarger">A press on a picture without a link of its own opens the larger view.</param>
+public sealed record Gallery(
+    GalleryKind Kind, PerClass<int> Columns, PerClass<int> TargetHeightPx, int GutterPx, AspectRatio? Shape, bool Whole, Down Align,
+    CaptionPlace Captions, CaptionSource CaptionsFrom, int CaptionLines, bool OpensLarger)
+{
+    public const int MostColumns = 6, MostGutterPx = 60, LeastHeightPx = 40, MostHeightPx = 800, MostCaptionLines = 6;
+
+    /// <summary>Right without touching anything.</summary>
+    public static Gallery Usual { get; } = new(
+        GalleryKind.Grid, new(2, 3, 4), new(120, 180, 220), 12, AspectRatio.Of(3, 2), false, Down.Middle, CaptionPlace.None, CaptionSource.Caption, 2, true);
+
+    /// <summary>Cells take their pictures' shapes wherever the layout is made of them.</summary>
+    public AspectRatio? ShapeOfCells => Kind == GalleryKind.Grid ? Shape : null;
+}
