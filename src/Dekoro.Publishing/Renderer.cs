@@ -52,7 +52,7 @@ public sealed class Renderer : IAsyncDisposable
     public async Task<IReadOnlyList<(string BlockId, string Html)>> FiguresWithinAsync(PageModel model)
     {
         var figures = new List<(string, string)>();
-        foreach (var figure in model.Plan.Page.Document.Figures.Where(f => f.Size is not (FigureSize.Behind or FigureSize.InLine) && model.Plan.Figures.ContainsKey(f.Id)).ExceptBy(model.Plan.Page.Document.Blocks.Select(b => b.Id), f => f.Id))
+        foreach (var figure in model.Plan.Page.Document.Figures.Where(f => f.Size is not (FigureSize.Behind or FigureSize.InLine or FigureSize.InSet) && model.Plan.Figures.ContainsKey(f.Id)).ExceptBy(model.Plan.Page.Document.Blocks.Select(b => b.Id), f => f.Id))
             figures.Add((figure.Id, (await RenderAsync<FigureView>(new() { [nameof(FigureView.Model)] = model, [nameof(FigureView.Figure)] = model.Plan.Figures[figure.Id] })).Trim()));
         return figures;
     }

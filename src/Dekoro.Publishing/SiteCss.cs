@@ -1,10 +1,12 @@
 using System.Globalization;
 using System.Text;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Sites;
 using Dekoro.Core.Typography;
 using Dekoro.Core.Widths;
+using Dekoro.Publishing.Views;
 
 namespace Dekoro.Publishing;
 
@@ -43,6 +45,7 @@ public static class SiteCss
             .files :is(th, td) { padding: {{Px(TypeScale.FileBlockPx)}} 0; }
             .files th:nth-child(2) { width: {{Px(TypeScale.FileTypePx)}}; }
             .files th:nth-child(3) { width: {{Px(TypeScale.FileSizePx)}}; }
+            .fig figcaption { font-size: {{Number(TypeScale.Caption.SizePx / 16)}}rem; line-height: {{Number(TypeScale.Caption.LineHeight)}}; padding-block-start: {{Px(TypeScale.CaptionSpacePx)}}; }
             .cell.over { padding: {{Px(PageLayout.CellPaddingPx)}}; }
             .button { padding: {{Px(TypeScale.ButtonBlockPx)}} {{Px(TypeScale.ButtonInlinePx)}}; border-width: {{Px(TypeScale.ButtonLinePx)}}; }
             .band { padding-block: {{Px(PageLayout.BandPaddingPx)}}; padding-inline: max(var(--pad), calc((100cqi - {{Px(style.ColumnPx)}}) / 2)); }
@@ -63,6 +66,7 @@ public static class SiteCss
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .cells > * { min-height: var(--least-{{Name(c)}}, 0); }
                   .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
+                  .set-items > li, .set-columns > ul { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
                   .beside-{{Name(c)}}:is(.fig-right, .{{Name(c)}}-right) { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }
@@ -70,6 +74,18 @@ public static class SiteCss
                 """);
         }
         return css.ToString();
+    }
+
+    internal static string NameOf<T>(T choice) where T : struct, Enum => choice.ToString().ToLowerInvariant();
+
+    /// <summary>What is said once for all pictures of an arrangement.</summary>
+    internal static string RoomOf(SetPlan set)
+    {
+        var parts = new List<string>();
+        if (set.BelowPx > 0) parts.Add("--room:" + Px(set.BelowPx));
+        if (set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("cqi")));
+        if (set.Gallery is { Whole: true, ShapeOfCells: { } shape }) parts.Add($"--cell:{shape.ToString().Replace(':', '/')}");
+        return string.Join(';', parts);
     }
 
     /// <summary>A look, as the custom properties that framed pictures are drawn by.</summary>

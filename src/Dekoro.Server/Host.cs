@@ -61,6 +61,7 @@ public static class Host
         api.MapFiles();
         api.MapLibraryTable();
         api.MapSearches();
+        api.MapArrangements();
         api.MapColumns();
         api.MapDownloads();
         api.MapLeaving();

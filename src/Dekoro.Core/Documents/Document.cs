@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Documents;
@@ -41,6 +42,29 @@ public sealed record Document(ImmutableArray<Block> Blocks)
         GroundedBlock InGround(GroundedBlock b) => b with { Ground = b.Ground.WithPicture(b.Behind is { } behind ? change(behind)?.AssetId : null), Blocks = Changed(b.Blocks) };
     }
 
+    /// <summary>The arrangements that stand on it.</summary>
+    public IEnumerable<ArrangementBlock> Arrangements => ArrangementsIn(Blocks);
+
+    private static IEnumerable<ArrangementBlock> ArrangementsIn(IEnumerable<Block> blocks) => blocks.SelectMany(b => b switch
+    {
+        ArrangementBlock one => [one],
+        BandBlock band => ArrangementsIn(band.Blocks),
+        _ => Enumerable.Empty<ArrangementBlock>(),
+    });
+
+    /// <summary>The same with each arrangement as it is now; null for one that is no more.</summary>
+    public Document WithArrangements(Func<string, Arrangement?> find)
+    {
+        return Arrangements.Any() ? new([.. Blocks.Select(Of)]) : this;
+
+        Block Of(Block b) => b switch
+        {
+            ArrangementBlock one => one with { Arrangement = find(one.ArrangementId) },
+            BandBlock band => band with { Blocks = [.. band.Blocks.Select(Of)] },
+            _ => b,
+        };
+    }
+
     /// <summary>Every button, wherever it stands.</summary>
     public IEnumerable<ButtonBlock> Buttons => ButtonsIn(Blocks);
 
@@ -70,6 +94,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
         ColumnsBlock columns => FiguresIn(columns.Cells),
         GroundedBlock { Behind: { } behind } grounded => FiguresIn(grounded.Blocks).Prepend(behind),
         GroundedBlock grounded => FiguresIn(grounded.Blocks),
+        ArrangementBlock set => set.Figures,
         _ => InLinesOf(b),
     });
 
@@ -110,6 +135,22 @@ public sealed record ColumnsBlock(string Id, int InRow, Extent Extent, PerClass<
 
 /// <param name="Blocks">Pictures as wide as the cell, and words.</param>
 public sealed record CellBlock(string Id, Ground Ground, ImmutableArray<Block> Blocks) : GroundedBlock(Id, Ground, Blocks);
+
+/// <summary>An arrangement standing on a page, by its id: what is in it is its own.</summary>
+/// <param name="Reach">The column, wide, or edge to edge.</param>
+public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole Reach) : Block(Id)
+{
+    /// <summary>As it is now; null while it is not looked up, and where it is no more.</summary>
+    public Arrangement? Arrangement { get; init; }
+
+    /// <summary>Its pictures, as ones that are placed: each goes by the block's id and its own.</summary>
+    public ImmutableArray<FigureBlock> Figures => Arrangement is not { } set ? [] :
+    [
+        .. set.Shown.Select(item => new FigureBlock(Id + "-" + item.Id, item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.Gallery.Whole ? null : set.Gallery.ShapeOfCells),
+            item.Alt, item.Caption ?? new CaptionChoice(set.Gallery.CaptionsFrom),
+            item.Link.Kind == FigureLinkKind.None && set.Gallery.OpensLarger ? new LinkChoice(FigureLinkKind.LargeFile) : item.Link)),
+    ];
+}
 
 /// <summary>Words that lead somewhere and look like something to press.</summary>
 /// <param name="Link">As it is written in the document; empty while it is not said where it leads.</param>
@@ -209,6 +250,9 @@ public abstract record FigureSize
 
     /// <summary>Behind words: it covers all of the box, whatever its height, or is repeated over it.</summary>
     public sealed record Behind(bool Repeats) : FigureSize;
+
+    /// <summary>In an arrangement, which gives the size.</summary>
+    public sealed record InSet : FigureSize;
 
     /// <summary>Among the words of a line.</summary>
     public sealed record InLine(LineHeight Height) : FigureSize;

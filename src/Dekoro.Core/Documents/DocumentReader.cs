@@ -95,6 +95,7 @@ public sealed class DocumentReader
             case "band":
                 Refuse(path, "A band stands between pieces of the page, not inside another piece.");
                 return null;
+            case "arrangement" when depth == 0 && !_inCell: return new ArrangementBlock(Id(node), Text(AttrsOf(node), "arrangement", path + ".attrs.", "", 64), Choice(AttrsOf(node), "reach", path + ".attrs.", SizeRole.Wide));
             case "files" when depth == (_inCell ? 1 : 0): return Files(node, path);
             case "figure" when depth == (_inCell ? 1 : 0): return Figure(node, path);
             case "figure":

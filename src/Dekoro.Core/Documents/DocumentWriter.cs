@@ -29,6 +29,7 @@ public static class DocumentWriter
         QuoteBlock q => Node("blockquote", q.Id, q.Blocks.Select(Block)),
         RuleBlock r => Node("horizontalRule", r.Id, null),
         FigureBlock f => Figure(f),
+        ArrangementBlock a => Node("arrangement", a.Id, null, ("arrangement", a.ArrangementId), ("reach", Written(a.Reach))),
         FilesBlock f => Node("files", f.Id, null, ("files", new JsonArray([.. f.Files.Select(file => new JsonObject { ["file"] = file.FileId, ["words"] = file.Words })]))),
         ButtonBlock b => Node("button", b.Id, b.Text.Length > 0 ? [Inline(new TextRun(b.Text))] : [], ("link", b.Link), ("kind", Written(b.Kind))),
         ColumnsBlock c => Node("columns", c.Id, c.Cells.Select(cell => Node("cell", cell.Id, cell.Blocks.Select(Block), Written(cell.Ground))),

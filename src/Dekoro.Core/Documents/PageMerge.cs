@@ -80,6 +80,7 @@ public sealed record PageMerge(PageText WithYours, PageText WithTheirs, Immutabl
         FigureBlock { Video: not null } => "a video",
         FigureBlock => "a picture",
         FilesBlock => "a table of files",
+        ArrangementBlock => "an arrangement",
         ColumnsBlock => "columns",
         BandBlock => "a band",
         HeadingBlock => "a heading",

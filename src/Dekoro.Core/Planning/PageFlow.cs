@@ -23,8 +23,16 @@ public sealed record Laid(Block Block, BoxPx Box, TextStyle? Style, ImmutableArr
 public sealed class LaidPage(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout)
 {
     private readonly Dictionary<string, PerClass<ImmutableArray<Laid>>> _within = [];
+    private readonly Dictionary<string, SetPlan> _sets = [];
 
     public Document Page => page;
+
+    /// <summary>Where the pictures of an arrangement stand; null where it is no more or shows none.</summary>
+    public SetPlan? SetOf(ArrangementBlock block)
+    {
+        if (!_sets.TryGetValue(block.Id, out var plan) && SetPlan.Of(block, pictureOf, layout) is { } made) _sets[block.Id] = plan = made;
+        return plan;
+    }
 
     /// <summary>The pieces that begin in a class's first screen; of the others not all.</summary>
     public IEnumerable<Laid> InFirstScreen(WidthClass c) => PageFlow.Of(page, pictureOf, layout, c, layout.Style.FirstScreenPx[c]).Where(l => l.Box.Top < layout.Style.FirstScreenPx[c]);
@@ -53,8 +61,6 @@ public sealed class PageFlow
 {
     /// <summary>Bar, title and the space around them, CSS px.</summary>
     private const double HeadPx = 190;
-
-    private const double CaptionPx = 14, CaptionLine = 1.4, CaptionSpacePx = 6;
 
     private readonly List<Laid> _laid = [];
     private string? _over;
@@ -92,11 +98,12 @@ public sealed class PageFlow
         {
             // Only between the pieces of the page: how high a band is takes all that stands in it.
             if (setting == Setting.Column && y > _until) break;
+            if (given is ArrangementBlock { Figures.IsEmpty: true }) continue;
             if (given is FigureBlock unseen && (unseen.IsEmpty || unseen.IsHiddenOn(_class))) continue;
             var block = given is FigureBlock one ? one.On(_class) : given;
             var style = TypeScale.Of(block, _layout.Style, setting);
             var before = first ? 0 : afterBand && block is BandBlock ? 0 : Math.Max(space, style.BeforePx);
-            (first, afterBand, space) = (false, block is BandBlock, block is FigureBlock or ColumnsBlock or BandBlock or FilesBlock ? TypeScale.BetweenPx(setting) : style.AfterPx);
+            (first, afterBand, space) = (false, block is BandBlock, block is FigureBlock or ColumnsBlock or BandBlock or FilesBlock or ArrangementBlock ? TypeScale.BetweenPx(setting) : style.AfterPx);
             var top = y + before;
             switch (block)
             {
@@ -113,6 +120,9 @@ public sealed class PageFlow
                     break;
                 case FigureBlock figure:
                     y = Figure(figure, room.Left, Math.Max(top, floatUntil), cell ?? _layout.SlotOf(figure.Size).At(_viewport));
+                    break;
+                case ArrangementBlock set:
+                    y = Set(set, Math.Max(top, floatUntil));
                     break;
                 case FilesBlock files:
                     y = Files(files, room with { Top = Math.Max(top, floatUntil), Width = cell ?? room.Width });
@@ -191,8 +201,8 @@ public sealed class PageFlow
         var caption = picture is null ? "" : PagePlanner.CaptionOf(figure, picture);
         if (caption.Length > 0)
         {
-            var style = new TextStyle(CaptionPx, CaptionLine, 400, true, 0, 0);
-            height += CaptionSpacePx + style.LinePx * LineBreaking.LinesOf([new TextRun(caption)], width, style, _layout.Style.Face).Length;
+            var style = TypeScale.Caption;
+            height += TypeScale.CaptionSpacePx + style.LinePx * LineBreaking.LinesOf([new TextRun(caption)], width, style, _layout.Style.Face).Length;
         }
         _laid.Add(new(figure, new(left, top, width, height), null, [], _over));
         return top + height;
@@ -240,6 +250,17 @@ public sealed class PageFlow
         }
         _laid.Add(new(block, new(room.Left, room.Top, room.Width, y - room.Top), style, lines.ToImmutable(), _over));
         return y;
+    }
+
+    /// <summary>The pictures of an arrangement, each in its box.</summary>
+    private double Set(ArrangementBlock block, double top)
+    {
+        if (SetPlan.Of(block, _pictureOf, _layout) is not { } plan) return top;
+        var width = plan.Room.At(_viewport);
+        var left = (_viewport - width) / 2;
+        _laid.Add(new(block, new(left, top, width, plan.HeightAt(_class, width)), null, [], _over));
+        foreach (var (figure, box) in plan.BoxesAt(_class, width)) _laid.Add(new(figure, box with { Left = left + box.Left, Top = top + box.Top }, null, [], _over));
+        return top + plan.HeightAt(_class, width);
     }
 
     /// <summary>A row for each file, and one above that says what they are.</summary>

@@ -83,6 +83,7 @@ public sealed class PageLayout
         {
             FigureBlock figure => StandsOf(figure, f => SlotOf(f.Size)),
             ColumnsBlock columns => CellOf(columns.InRow, columns.Extent) is var slot ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(InCell(cell, Inside(slot, cell)))) : [],
+            ArrangementBlock set => page.SetOf(set) is { } plan ? plan.Stands : [],
             BandBlock band => Behind(band, Page).Concat(band.Blocks.SelectMany(one => Of(one, Setting.Band))),
             _ => InLines(block, Column, setting),
         };
@@ -124,7 +125,7 @@ public sealed class PageLayout
         {
             var f = figure.On(c);
             if (!wideEnough || figure.IsHiddenOn(c) || !f.TextBeside || f.Side == Side.Centre || BreaksOut(f.Size)
-                || f.Size is FigureSize.OfCell or FigureSize.Behind or FigureSize.InLine or FigureSize.ByRole { Role: SizeRole.Column }) return false;
+                || f.Size is FigureSize.OfCell or FigureSize.Behind or FigureSize.InLine or FigureSize.InSet or FigureSize.ByRole { Role: SizeRole.Column }) return false;
             var narrowest = Style.Classes.FromPx(c);
             return Column.At(narrowest) - SlotOf(f.Size).At(narrowest) - Style.GutterPx >= LeastCharactersBeside * Style.Face.MeanAdvanceEm * Style.TextPx;
         });

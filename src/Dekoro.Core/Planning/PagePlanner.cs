@@ -30,6 +30,7 @@ public static class PagePlanner
     /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
     private static Document WithKnown(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
     {
+        page = page.WithArrangements(id => page.Arrangements.First(a => a.ArrangementId == id).Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => !IsGone(i.AssetId))] } : null);
         return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
             ? page.WithFigures(f => f with { Exceptions = f.Exceptions.Select((_, own) => own?.AssetId is { } id && IsGone(id) ? own with { AssetId = null } : own) })
             : page;
@@ -50,6 +51,11 @@ public static class PagePlanner
         var notices = ImmutableArray.CreateBuilder<Notice>();
         foreach (var figure in given.Document.Figures.Where(f => f.Assets.Skip(1).Any(id => !facts.Pictures.ContainsKey(id))))
             notices.Add(new(figure.Id, "The other picture that was chosen for one width is no longer in the library: the usual one stands there until you choose again."));
+        notices.AddRange(given.Document.Arrangements.Where(a => a.Figures.Any(f => !facts.Pictures.ContainsKey(f.AssetId)))
+            .Select(a => new Notice(a.Id, $"A picture of “{a.Arrangement!.Name}” is no longer in the library: the others stand without it.")));
+        foreach (var gone in page.Document.Arrangements.Where(a => a.Arrangement is null)) notices.Add(new(gone.Id, "The arrangement that stood here is no more: choose another, or take the place out.", true));
+        var sets = page.Document.Arrangements.Select(laid.SetOf).OfType<SetPlan>().ToImmutableDictionary(s => s.Block.Id);
+        notices.AddRange(sets.Values.Where(s => WidthClasses.All.Any(c => !s.Layouts[c].IsLevel)).Select(s => new Notice(s.Block.Id, "These columns cannot be made to end level: with another number of columns, or one picture more or less, they may.")));
         var links = ReadLinks(page, facts.Addresses, notices);
         notices.AddRange(TextRuns.FilesPlayedIn(page.Document).Where(played => !facts.Addresses.FileById.ContainsKey(played.FileId)).DistinctBy(played => played.BlockId)
             .Select(played => new Notice(played.BlockId, "A file of the video that stood here is no longer in the library: choose another, or take it out.", true)));
@@ -72,7 +78,7 @@ public static class PagePlanner
         var grounds = page.Document.Grounded.Concat(page.Document.Blocks.OfType<BandBlock>()).DistinctBy(b => b.Id)
             .Select(b => GroundPlan.Of(b, planned.GetValueOrDefault(b.Id), facts.Grids.GetValueOrDefault(b.Ground.AssetId ?? ""), laid, layout)).ToImmutableDictionary(b => b.Block.Id);
         notices.AddRange(grounds.Values.Select(NoticeOf).OfType<Notice>());
-        return new PagePlan(page, layout, facts.Addresses, planned, empty, grounds, links, notices.ToImmutable(), WeightsOf(planned.Values, FilmsOf(page.Document, planned, facts)));
+        return new PagePlan(page, layout, facts.Addresses, planned, empty, grounds, sets, links, notices.ToImmutable(), WeightsOf(planned.Values, FilmsOf(page.Document, planned, facts)));
     }
 
     /// <summary>What a place shows of a picture: what was drawn by hand, or its shape, steered by the keep area, or the whole.</summary>

@@ -109,7 +109,7 @@ public readonly record struct Weight(double AtOnce, double Later)
 /// <summary>The plan of one page: what every reader of it needs, worked out once.</summary>
 public sealed record PagePlan(
     PageSource Page, PageLayout Layout, SiteAddresses Addresses, ImmutableDictionary<string, FigurePlan> Figures, ImmutableDictionary<string, EmptyPlace> Empty,
-    ImmutableDictionary<string, GroundPlan> Grounds, ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights)
+    ImmutableDictionary<string, GroundPlan> Grounds, ImmutableDictionary<string, SetPlan> Sets, ImmutableDictionary<string, LinkReading> Links, ImmutableArray<Notice> Notices, PerClass<Weight> Weights)
 {
     /// <summary>Every picture of which files are needed; one may come more than once.</summary>
     public IEnumerable<string> Assets => Figures.Values.SelectMany(f => f.Files).Select(f => f.AssetId);

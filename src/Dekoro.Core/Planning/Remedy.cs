@@ -21,7 +21,7 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
     }
 
     /// <summary>False where the place gives a picture its size.</summary>
-    public static bool TakesSize(FigureSize size) => size is not (FigureSize.OfCell or FigureSize.Behind or FigureSize.InLine);
+    public static bool TakesSize(FigureSize size) => size is not (FigureSize.OfCell or FigureSize.Behind or FigureSize.InLine or FigureSize.InSet);
 
     /// <returns>Null where the picture is sharp on every class of screen.</returns>
     /// <param name="takesSize">False where the place gives the picture its size, as a cell does.</param>

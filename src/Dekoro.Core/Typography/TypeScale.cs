@@ -49,6 +49,11 @@ public static class TypeScale
 
     public static TextStyle Button(Setting setting) => new(16, 1.4, 600, false, 0, BetweenPx(setting));
 
+    /// <summary>Between a picture and its caption, CSS px.</summary>
+    public const double CaptionSpacePx = 6;
+
+    public static TextStyle Caption => new(14, 1.4, 400, true, 0, 0);
+
     /// <summary>A row of a table of files: its words' size, their leading, and what stands above and below them, CSS px.</summary>
     public const double FilePx = 16, FileLine = 1.4, FileBlockPx = 8, FileTypePx = 72, FileSizePx = 88;
 

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -11,7 +12,7 @@ namespace Dekoro.Server.Demo;
 /// <summary>Takes in the demo site: a folder with <c>files/</c> and <c>site.json</c>, which names pictures by file.</summary>
 internal static class DemoSite
 {
-    private sealed record Site(StoredStyle Style, Dictionary<string, PictureWords> Pictures, List<Page> Pages, string AddedBy, List<string>? OwnColumns);
+    private sealed record Site(StoredStyle Style, Dictionary<string, PictureWords> Pictures, List<Page> Pages, string AddedBy, List<string>? OwnColumns, Dictionary<string, ArrangementValues>? Arrangements);
 
     private sealed record PictureWords(
         string? Title, string? Alt, string? Caption, string? Description, string? Credit, string? Folder, double[]? Keep, string? Keywords, Dictionary<string, string>? Own);
@@ -33,6 +34,11 @@ internal static class DemoSite
             if ((taken.Id ?? taken.DownloadId) is { } id) ids[taken.Name] = id;
         });
         foreach (var (file, words) in site.Pictures.Where(p => ids.ContainsKey(p.Key))) Describe(workspace, ids[file], words);
+        foreach (var (id, values) in site.Arrangements ?? [])
+        {
+            var named = values with { Items = [.. values.Items.Select(i => i with { Asset = ids[i.Asset] })] };
+            workspace.Arrangements.Add(id, ArrangementValues.Of(named.Check(id).Arrangement ?? throw new InvalidDataException($"{id}: {named.Check(id).Sentence}")).Write(), clock.GetUtcNow());
+        }
         foreach (var page in site.Pages)
         {
             NamePictures(page.Document, ids);

@@ -70,6 +70,7 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
     /// <param name="after">The mark of the look that is shown now; null for none.</param>
     public async Task<Look> AtAsync(PageSource page, string? after = null)
     {
+        page = book.Whole(page);
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var model = new PageModel(plan, book.Frame(), Addresses, "", IsProof: true);
         // Beside each other: on a long page each takes as long.
@@ -91,6 +92,7 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
     /// <summary>One piece as the public page will have it, laid out to be read; null where the page has no such piece.</summary>
     public async Task<string?> MarkupAsync(PageSource page, string blockId)
     {
+        page = book.Whole(page);
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var assets = workspace.Assets.FindMany([.. plan.Assets.Distinct()]).ToDictionary(a => a.Id);
         var model = new PageModel(plan, book.Frame(), new PlannedAddresses("media/", assets, maker), PageModel.RootOf(page.Path), IsProof: false);
@@ -101,6 +103,7 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
     /// <summary>What a device of this viewport and pixel ratio takes of the page as it is written now, in the page's order.</summary>
     public IReadOnlyList<FileTaken> On(PageSource page, double viewportCssPx, double pixelRatio)
     {
+        page = book.Whole(page);
         var plan = PagePlanner.Plan(page, book.Facts(page));
         return
         [
@@ -114,6 +117,7 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
     /// <summary>What of a page would come when on a line, with words as they are packed on their way (RFC 1952).</summary>
     public async Task<PerClass<Rehearsal>> RehearseAsync(PageSource page, VisitorLine line)
     {
+        page = book.Whole(page);
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var text = PackedBytes(await PageAsync(page, Addresses)) + PackedBytes(SiteCss.Write(plan.Layout));
         return new PerClass<int>().Select((c, _) => Rehearsal.Of(plan, c, line, text));
@@ -146,7 +150,7 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
 
     /// <param name="pending">Pictures that are not in the library yet.</param>
     public Task<string> PageAsync(PageSource page, IFileAddresses addresses, IEnumerable<PictureFacts>? pending = null) =>
-        renderer.PageAsync(new PageModel(PagePlanner.Plan(page, book.Facts(page, pending: pending)), book.Frame(), addresses, "", IsProof: true), "");
+        renderer.PageAsync(new PageModel(PagePlanner.Plan(book.Whole(page), book.Facts(book.Whole(page), pending: pending)), book.Frame(), addresses, "", IsProof: true), "");
 
     public static ProofAddresses ForDesk => Addresses;
 

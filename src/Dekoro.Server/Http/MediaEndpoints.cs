@@ -27,6 +27,7 @@ internal static class MediaEndpoints
         app.MapGet("/media/{name}", Planned).ExcludeFromDescription();
         app.MapGet("/proof/assets/{name}", ProofAsset).ExcludeFromDescription();
         app.MapGet("/proof/{id}", ProofPage).ExcludeFromDescription();
+        app.MapGet("/stage/{id}", ArrangementEndpoints.Stage).ExcludeFromDescription();
         app.MapMethods("/live/{**path}", [HttpMethods.Get, HttpMethods.Head], Live).ExcludeFromDescription();
     }
 
@@ -86,7 +87,7 @@ internal static class MediaEndpoints
     private static IResult ProofAsset(string name, Workspace workspace, HttpResponse response)
     {
         if (name == "site.css") return Results.Text(SiteCss.Write(new PageLayout(workspace.Style.Current), isProof: true), "text/css");
-        if (name == Dekoro.Publishing.Assets.VideoScript) return Results.Bytes(Dekoro.Publishing.Assets.Bytes(name), "text/javascript");
+        if (Dekoro.Publishing.Assets.Scripts.Contains(name)) return Results.Bytes(Dekoro.Publishing.Assets.Bytes(name), "text/javascript");
         if (!Dekoro.Publishing.Assets.Fonts.Contains(name)) return Results.NotFound();
         response.Headers.CacheControl = Forever;
         return Results.File(Dekoro.Publishing.Assets.Bytes(name), "font/woff2");

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
@@ -21,7 +22,26 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     /// <summary>The draft of a page as the planner takes it.</summary>
     public PageSource SourceOf(PageRow page) => new(page.Id, page.Title, page.Path, page.Summary, DocumentOf(page));
 
-    public Document DocumentOf(PageRow page) => _documents.GetOrAdd((page.Id, page.Version), _ =>
+    private readonly ConcurrentDictionary<(string Id, long Version), Arrangement> _arrangements = new();
+
+    /// <summary>Its arrangements are as they are now.</summary>
+    public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements(ArrangementOf);
+
+    /// <summary>The same page with its arrangements looked up.</summary>
+    public PageSource Whole(PageSource page) => page with { Document = page.Document.WithArrangements(ArrangementOf) };
+
+    public Arrangement? ArrangementOf(string id) => workspace.Arrangements.Find(id) is not { } row ? null
+        : _arrangements.GetOrAdd((row.Id, row.Version), _ =>
+        {
+            foreach (var old in _arrangements.Keys.Where(k => k.Id == id && k.Version < row.Version)) _arrangements.TryRemove(old, out var _);
+            return ArrangementValues.Read(row.Content).Check(id).Arrangement!;
+        });
+
+    /// <summary>The pages whose drafts show each arrangement.</summary>
+    public ILookup<string, PageRow> PagesByArrangement() => workspace.Pages.All()
+        .SelectMany(page => ParsedOf(page).Arrangements.Select(a => a.ArrangementId).Distinct().Select(id => (Id: id, Page: page))).ToLookup(a => a.Id, a => a.Page);
+
+    private Document ParsedOf(PageRow page) => _documents.GetOrAdd((page.Id, page.Version), _ =>
     {
         foreach (var old in _documents.Keys.Where(k => k.Page == page.Id && k.Version < page.Version)) _documents.TryRemove(old, out var _);
         using var json = JsonDocument.Parse(page.Draft);
@@ -62,7 +82,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.SelectMany(f => f.Assets).Distinct()])
             .OrderBy(a => a.Id, StringComparer.Ordinal)
             .Select(a => new { a.Id, a.Facts.Edition, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
-        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures, Style = workspace.Style.Mark });
+        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures, Style = workspace.Style.Mark, Arrangements = DocumentOf(page).Arrangements.Select(a => a.ArrangementId).Distinct().Select(id => workspace.Arrangements.Find(id)?.Content) });
     }
 
     /// <summary>Addresses of the other files on the public site, from its root, by id; what is taken away has none.</summary>

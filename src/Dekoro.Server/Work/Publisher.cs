@@ -132,7 +132,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         foreach (var file in beside) files[file.Address] = SiteFile.At(await file.PathAsync());
         var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
         files["assets/site.css"] = SiteFile.Of(css);
-        files["assets/" + Publishing.Assets.VideoScript] = SiteFile.Of(Publishing.Assets.Bytes(Publishing.Assets.VideoScript));
+        foreach (var script in Publishing.Assets.Scripts) files["assets/" + script] = SiteFile.Of(Publishing.Assets.Bytes(script));
         foreach (var font in Publishing.Assets.Fonts) files["assets/" + font] = SiteFile.Of(Publishing.Assets.Bytes(font));
         var (frame, version) = (book.Frame(), "?" + Convert.ToHexStringLower(SHA256.HashData(css).AsSpan(0, 4)));
         var addresses = new PlannedAddresses("media/", assets, maker, Offered);

@@ -45,6 +45,7 @@ public sealed class Workspace : IDisposable
         Releases = new Releases(Database);
         Renditions = new Renditions(Database);
         Searches = new KeptSearches(Database);
+        Arrangements = new Arrangements(Database);
         Settings = new Settings(Database);
         OwnColumns = new OwnColumns(Settings);
         Files = new FileStore(Path.Combine(places.DataFolder, "originals"));
@@ -64,6 +65,7 @@ public sealed class Workspace : IDisposable
     public Releases Releases { get; }
     public Renditions Renditions { get; }
     public KeptSearches Searches { get; }
+    public Arrangements Arrangements { get; }
     public Settings Settings { get; }
     public FileStore Files { get; }
     public StyleShelf Style { get; }

@@ -5,6 +5,7 @@ type Sent = {
   library: { id: string | null };
   site: { mark: string };
   page: { id: string; version: number };
+  arrangement: { id: string; version: number };
   job: Schemas['Job'];
 };
 type Listener<K extends keyof Sent> = (data: Sent[K]) => void;
@@ -12,6 +13,7 @@ const listeners: { [K in keyof Sent]: Set<Listener<K>> } = {
   library: new Set(),
   site: new Set(),
   page: new Set(),
+  arrangement: new Set(),
   job: new Set(),
 };
 
@@ -37,6 +39,10 @@ export function listen() {
   source.addEventListener('page', (event) => {
     again('pages', 'publish');
     listeners.page.forEach((listener) => listener(JSON.parse(event.data)));
+  });
+  source.addEventListener('arrangement', (event) => {
+    again('arrangements', 'pages', 'publish');
+    listeners.arrangement.forEach((listener) => listener(JSON.parse(event.data)));
   });
   source.addEventListener('job', (event) => {
     const job = JSON.parse(event.data) as Schemas['Job'];

@@ -9,6 +9,10 @@ export const sitePlan = () => ({
   staleTime: Infinity,
 });
 export const pageList = () => ({ queryKey: ['pages'], queryFn: () => answer(api.GET('/api/pages')) });
+export const arrangementList = () => ({
+  queryKey: ['arrangements'],
+  queryFn: () => answer(api.GET('/api/arrangements')),
+});
 export const publishPreview = () => ({ queryKey: ['publish'], queryFn: () => answer(api.GET('/api/publish')) });
 export const keptSearches = () => ({ queryKey: ['searches'], queryFn: () => answer(api.GET('/api/searches')) });
 export const ownColumns = () => ({ queryKey: ['files', 'columns'], queryFn: () => answer(api.GET('/api/columns')) });

@@ -540,6 +540,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/arrangements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All arrangements, the one changed last first. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArrangementList"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Makes a gallery of some pictures, right without touching anything. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewArrangement"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArrangementLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrangements/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An arrangement, and where it is used. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArrangementLook"];
+                    };
+                };
+            };
+        };
+        /** Changes an arrangement on all pages that show it; a stale If-Match is answered with 409 and how it is now. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ArrangementValues"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArrangementLook"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        /** Takes away an arrangement that no page shows; its pictures stay in the library. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/columns": {
         parameters: {
             query?: never;
@@ -2715,6 +2859,35 @@ export interface components {
             choices: components["schemas"]["ArchiveChoice"][];
             leftOut: components["schemas"]["LeftOut"][];
         };
+        ArrangementItemInList: {
+            id: string;
+            name: string;
+            kind: components["schemas"]["GalleryKind"];
+            /** Format: int32 */
+            count: number;
+            pictures: string[];
+            usedIn: components["schemas"]["PageTitle"][];
+            /** Format: date-time */
+            changedAt: string;
+        };
+        ArrangementList: {
+            arrangements: components["schemas"]["ArrangementItemInList"][];
+        };
+        ArrangementLook: {
+            id: string;
+            /** Format: int64 */
+            version: number;
+            values: components["schemas"]["ArrangementValues"];
+            titles: {
+                [key: string]: string;
+            };
+            usedIn: components["schemas"]["PageTitle"][];
+        };
+        ArrangementValues: {
+            name: string;
+            gallery: components["schemas"]["GalleryValues"];
+            items: components["schemas"]["ItemValues"][];
+        };
         Arrival: {
             blockId: string;
             /** Format: double */
@@ -2754,6 +2927,10 @@ export interface components {
             address: string;
             items: number[];
         };
+        /** @enum {unknown} */
+        CaptionPlace: "none" | "below" | "over" | "pointing";
+        /** @enum {unknown} */
+        CaptionSource: "none" | "title" | "caption" | "description" | "own";
         ChosenPicture: {
             id: string;
             words: components["schemas"]["FileChange"];
@@ -2807,6 +2984,8 @@ export interface components {
             /** Format: int32 */
             sourceHeight: number;
         };
+        /** @enum {unknown} */
+        Down: "top" | "middle" | "bottom";
         DownloadChange: {
             title?: null | string;
             description?: null | string;
@@ -2899,6 +3078,11 @@ export interface components {
             /** Format: double */
             widestShape: number;
         };
+        /**
+         * @default none
+         * @enum {unknown}
+         */
+        FigureLinkKind: "none" | "largeFile" | "page" | "address";
         FigureLook: {
             asset: string;
             picture: string;
@@ -3030,6 +3214,23 @@ export interface components {
         FitReason: "none" | "fileTooSmall" | "cutTooTight" | "blurred";
         /** @enum {unknown} */
         FitWord: "sharp" | "soft" | "coarse";
+        /** @enum {unknown} */
+        GalleryKind: "grid" | "rows" | "level" | "even";
+        GalleryValues: {
+            kind: components["schemas"]["GalleryKind"];
+            columns: number[];
+            targetHeightPx: number[];
+            /** Format: int32 */
+            gutterPx: number;
+            shape: string;
+            whole: boolean;
+            align: components["schemas"]["Down"];
+            captions: components["schemas"]["CaptionPlace"];
+            captionsFrom: components["schemas"]["CaptionSource"];
+            /** Format: int32 */
+            captionLines: number;
+            opensLarger: boolean;
+        };
         GivenAddress: {
             address: string;
         };
@@ -3056,6 +3257,21 @@ export interface components {
         /** Format: binary */
         IFormFile: string;
         IFormFileCollection: components["schemas"]["IFormFile"][];
+        ItemValues: {
+            id: string;
+            asset: string;
+            /** @default true */
+            isOn: boolean;
+            /** @default false */
+            decorative: boolean;
+            alt?: null | string;
+            captionSource?: null | components["schemas"]["CaptionSource"];
+            /** @default  */
+            caption: string;
+            linkKind?: components["schemas"]["FigureLinkKind"];
+            /** @default  */
+            linkTarget: string;
+        };
         Job: {
             id: string;
             state: string;
@@ -3232,6 +3448,10 @@ export interface components {
             /** Format: int32 */
             places: number;
         };
+        NewArrangement: {
+            name: string;
+            pictures: string[];
+        };
         NewPage: {
             kind: string;
             title: string;
@@ -3276,6 +3496,10 @@ export interface components {
         };
         PageSwitch: {
             isOn: boolean;
+        };
+        PageTitle: {
+            id: string;
+            title: string;
         };
         PastedHtml: {
             html: string;

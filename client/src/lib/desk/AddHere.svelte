@@ -24,6 +24,7 @@
 
   let open = $state(untrack(() => asked));
   let picker = $state<HTMLInputElement>();
+  let togetherPicker = $state<HTMLInputElement>();
   let waiting = $state.raw<Gap | null>(null);
   const column = $derived(slotAt(desk.site.column, desk.width));
   const kinds = [
@@ -35,6 +36,7 @@
     ['Button', 'button'],
     ['Place for a picture', 'figure'],
     ['Table of files', 'files'],
+    ['Arrangement', 'arrangement'],
     ['Columns', 'columns'],
     ['Band', 'band'],
   ] as const;
@@ -83,6 +85,9 @@
           <DropdownMenu.Item class="dk-item" onSelect={() => ((waiting = gap), picker?.click())}
             >Picture from this computer</DropdownMenu.Item
           >
+          <DropdownMenu.Item class="dk-item" onSelect={() => ((waiting = gap), togetherPicker?.click())}
+            >Gallery of pictures from this computer</DropdownMenu.Item
+          >
           <DropdownMenu.Item
             class="dk-item"
             onSelect={() => (desk.addingVideo = { after: gap.after, inside: gap.inside })}>Video</DropdownMenu.Item
@@ -103,4 +108,12 @@
   hidden
   aria-label="Pictures to place"
   onchange={(event) => void desk.placeFiles([...(event.currentTarget.files ?? [])], waiting ?? gap)}
+/>
+<input
+  bind:this={togetherPicker}
+  type="file"
+  multiple
+  hidden
+  aria-label="Pictures for a gallery"
+  onchange={(event) => void desk.placeFilesTogether([...(event.currentTarget.files ?? [])], undefined, waiting ?? gap)}
 />

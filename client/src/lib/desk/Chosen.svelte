@@ -13,7 +13,9 @@
   const whole = $derived(desk.chosenWhole !== null);
   const band = $derived(desk.chosen && whole ? desk.look?.grounds[desk.chosen]?.on[desk.widthClass] : undefined);
   const figure = $derived(desk.chosenPiece?.figure ?? null);
-  const isOne = $derived(figure || whole || desk.chosenPiece?.inLine || desk.chosenPiece?.files);
+  const isOne = $derived(
+    figure || whole || desk.chosenPiece?.inLine || desk.chosenPiece?.files || desk.chosenPiece?.arrangement,
+  );
   const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {
     void [desk.moved, scale, resizing];

@@ -60,11 +60,13 @@
           ? 'Point at a picture to try it there: a click keeps it, Escape leaves what stands there.'
           : desk.gap
             ? 'Click a picture: it goes where the line stands.'
-            : desk.chosenColumns
-              ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
-              : desk.chosen
-                ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
-                : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
+            : desk.openedSet
+              ? 'Click: to the end of the arrangement. Ctrl and click, or Space, choose several.'
+              : desk.chosenColumns
+                ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
+                : desk.chosen
+                  ? 'Click a picture: it goes after what is chosen. Or drag it to its place.'
+                  : 'Click a picture: it goes to the end of the page. Or drag it to its place.',
   );
   /** A pointer on its way across the drawer tries nothing. */
   const restMs = 120;
@@ -108,6 +110,11 @@
     choosing.clear();
   }
 
+  function placeTogether() {
+    void desk.placeTogether([...choosing.ids]);
+    choosing.clear();
+  }
+
   function take(item: FileItem) {
     clearTimeout(trying);
     placed = true;
@@ -147,6 +154,9 @@
       <span class="min-w-0 flex-1 truncate text-quiet">{sentence}</span>
       {#if choosing.ids.size > 0}
         <button class="dk-button main" onclick={placeChosen}>Place {count(choosing.ids.size, 'picture')}</button>
+        {#if choosing.ids.size > 1 && !desk.chosenColumns && !desk.openedSet}
+          <button class="dk-button" onclick={placeTogether}>As a gallery</button>
+        {/if}
         <button class="dk-button" onclick={() => choosing.clear()}>Choose none</button>
       {/if}
       {#if place}

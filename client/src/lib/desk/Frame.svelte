@@ -1,7 +1,7 @@
 <!-- The page itself at the ruler's width, drawn smaller where it does not fit, and over it what the desk draws. -->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { filesOf } from '$lib/library/uploads.svelte';
+  import { filesOf, folderOf } from '$lib/library/uploads.svelte';
   import type { Desk, Gap } from './desk.svelte';
   import AddHere from './AddHere.svelte';
   import Chosen from './Chosen.svelte';
@@ -95,7 +95,12 @@
           else void desk.cells.fillFiles(columns, await filesOf(data), cell.dataset.block);
         } else if (picture) desk.place([picture], gap);
         else if (piece) desk.moveTo(piece, gap);
-        else void desk.placeFiles(await filesOf(data), gap);
+        else {
+          // A folder is one thing, and stays one.
+          const folder = folderOf(data);
+          const files = await filesOf(data);
+          void (folder ? desk.placeFilesTogether(files, folder, gap) : desk.placeFiles(files, gap));
+        }
       },
       true,
     );

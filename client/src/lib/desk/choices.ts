@@ -57,7 +57,7 @@ export const captionSources = {
 
 export const linkKinds = {
   none: 'nowhere',
-  largeFile: 'the large file',
+  largeFile: 'the larger view',
   page: 'a page of this site',
   address: 'an address',
 } as const;

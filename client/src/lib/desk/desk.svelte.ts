@@ -3,6 +3,7 @@ import { Editor, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { answer, api, sentenceOf, type Draft, type Look, type Schemas, type SiteLook } from '$lib/api/client';
+import type { Opened } from '$lib/arrangements/opened.svelte';
 import { stillOf } from '$lib/library/film';
 import { uploads } from '$lib/library/uploads.svelte';
 import { FigureViews, frameStyle } from './figureView';
@@ -20,6 +21,7 @@ import {
   type FigureAttrs,
   type FigureException,
   type FilesAttrs,
+  type ArrangementAttrs,
   type LinePictureAttrs,
   type WidthClass,
 } from './schema';
@@ -71,6 +73,8 @@ export class Desk {
   gap = $state.raw<Gap | null>(null);
   /** The next picture from the drawer goes into the line at the caret. */
   inLine = $state(false);
+  /** The arrangement whose sheet is open: pictures from the drawer go into it. */
+  openedSet = $state.raw<Opened | null>(null);
   /** Where a video is to be put that is being chosen. */
   addingVideo = $state.raw<Gap | null>(null);
   canUndo = $state(false);
@@ -200,7 +204,7 @@ export class Desk {
     const at = this.at(id);
     if (!this.editor || !at) return;
     const { state, view } = this.editor;
-    const selection = ['figure', 'linePicture', 'files', 'columns', 'band'].includes(at.node.type.name)
+    const selection = ['figure', 'linePicture', 'files', 'arrangement', 'columns', 'band'].includes(at.node.type.name)
       ? NodeSelection.create(state.doc, at.pos)
       : TextSelection.near(state.doc.resolve(at.pos + 1));
     view.dispatch(state.tr.setSelection(selection));
@@ -306,7 +310,7 @@ export class Desk {
   /** Shows a picture in the place that is to change, without changing it; null shows what stands there. */
   tryOn(asset: string | null) {
     // Cells are filled in their order, and show their pictures when they have them.
-    const noGap = this.swapping || this.inLine || (this.chosenColumns && !this.gap);
+    const noGap = this.swapping || this.inLine || (this.openedSet && !this.gap) || (this.chosenColumns && !this.gap);
     const gap = noGap ? null : (this.gap ?? this.caretGap());
     const now = this.swapping || gap ? asset : null;
     if (this.tried === now) return;
@@ -354,6 +358,7 @@ export class Desk {
   /** Puts pictures in, one after the other, and chooses the last; with columns chosen they go into the empty cells. */
   place(assets: string[], gap: Gap | null = this.gap) {
     if (this.inLine) return this.placeInLine(assets);
+    if (!gap && this.openedSet) return this.openedSet.add(assets);
     if (!gap && this.chosenPiece?.figure?.asset === '' && assets[0]) {
       // A place that waits takes the first.
       this.setFigure(this.chosenPiece.id, { asset: assets[0] });
@@ -388,8 +393,34 @@ export class Desk {
     this.choose(nodes.at(-1)!.attrs.id as string, false);
   }
 
-  /** Of a picture in a line or a table of files. */
-  setPiece(id: string, change: Partial<LinePictureAttrs> | Partial<FilesAttrs>) {
+  /** Several pictures as one arrangement, where the next piece would go. */
+  async placeTogether(assets: string[], name = `Gallery on ${this.title}`, gap: Gap = this.gap ?? this.caretGap()) {
+    this.tryOn(null);
+    try {
+      const made = await answer(api.POST('/api/arrangements', { body: { name, pictures: assets } }));
+      this.insertSet(made.id, gap);
+    } catch (error) {
+      this.said = sentenceOf(error);
+    }
+  }
+
+  /** Files into the library, and all of them that are pictures as one arrangement. */
+  async placeFilesTogether(files: File[], name?: string, gap: Gap = this.gap ?? this.caretGap()) {
+    const ids = (await uploads.add(files)).filter((id) => id !== null);
+    if (ids.length > 0) await this.placeTogether(ids, name, gap);
+  }
+
+  private insertSet(arrangement: string, gap: Gap) {
+    if (!this.editor) return;
+    const { state, view } = this.editor;
+    const node = state.schema.node('arrangement', { id: newId(), arrangement });
+    view.dispatch(state.tr.insert(this.posOf(gap), node));
+    this.gap = null;
+    this.choose(node.attrs.id as string, false);
+  }
+
+  /** Of a picture in a line, a table of files or an arrangement. */
+  setPiece(id: string, change: Partial<LinePictureAttrs> | Partial<FilesAttrs> | Partial<ArrangementAttrs>) {
     this.setAttributes(id, change);
   }
 
@@ -474,6 +505,7 @@ export class Desk {
       | 'columns'
       | 'figure'
       | 'files'
+      | 'arrangement'
       | 'paragraph'
       | 'heading'
       | 'bulletList'
@@ -495,6 +527,7 @@ export class Desk {
       button: () => schema.node('button', { id }),
       figure: () => schema.node('figure', { id }),
       files: () => schema.node('files', { id }),
+      arrangement: () => schema.node('arrangement', { id }),
       columns: () =>
         schema.node(
           'columns',
@@ -544,7 +577,7 @@ export class Desk {
     const pos = tr.mapping.map(target);
     tr.insert(pos, at.node);
     tr.setSelection(
-      ['figure', 'files'].includes(at.node.type.name)
+      ['figure', 'files', 'arrangement'].includes(at.node.type.name)
         ? NodeSelection.create(tr.doc, pos)
         : TextSelection.near(tr.doc.resolve(pos + 1)),
     );
@@ -708,7 +741,7 @@ export class Desk {
       this.chosen = (top?.attrs.id as string | undefined) ?? null;
     this.button = caret.parent.type.name === 'button' ? (caret.parent.attrs as ButtonAttrs) : null;
     this.caretIn = words && words !== top ? (words.attrs.id as string | null) : null;
-    if (words && !['figure', 'linePicture', 'files'].includes(words.type.name))
+    if (words && !['figure', 'linePicture', 'files', 'arrangement'].includes(words.type.name))
       this.marks = {
         kind: words.type.name === 'heading' ? `heading${words.attrs.level}` : words.type.name,
         bold: editor.isActive('bold'),
@@ -720,12 +753,13 @@ export class Desk {
     if (!docChanged) return;
     this.keeping.changed();
     const figures = JSON.stringify(
-      [...this.pieces, ...this.inner].map(({ figure, columns, band, inLine, files }) => [
+      [...this.pieces, ...this.inner].map(({ figure, columns, band, inLine, files, arrangement }) => [
         figure,
         columns,
         band,
         inLine,
         files,
+        arrangement,
       ]),
     );
     clearTimeout(this.lookTimer);

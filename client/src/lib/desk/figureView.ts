@@ -198,6 +198,8 @@ html { scrollbar-width: none; }
 .ProseMirror > p:only-of-type:nth-child(2):last-child:has(> br:only-child)::before { content: "Type here, or open the library below and click a picture."; position: absolute; opacity: .55; }
 .dk-waiting { min-height: 80px; background: rgb(0 0 0 / .06); }
 .dk-no-files::before { content: "A table of files: choose them beside the page."; display: block; padding: 16px; outline: 1px dashed currentColor; }
+.dk-no-set::before { content: "An arrangement without pictures: add some beside the page."; display: block; padding: 16px; outline: 1px dashed currentColor; }
+.ProseMirror .set a { pointer-events: none; }
 span.dk-waiting { min-width: 1em; min-height: 1em; }
 .ProseMirror .in-line img { -webkit-user-drag: none; }
 .ProseMirror .files a { pointer-events: none; }

@@ -102,7 +102,13 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
 const typingInField = (event: KeyboardEvent) => (event.target as Element).matches?.('input, textarea, select') ?? false;
 /** What is chosen is one thing, and not words with a caret. */
 const drawnWhole = (desk: Desk) =>
-  Boolean(desk.chosenPiece?.figure || desk.chosenPiece?.inLine || desk.chosenPiece?.files || desk.chosenWhole);
+  Boolean(
+    desk.chosenPiece?.figure ||
+    desk.chosenPiece?.inLine ||
+    desk.chosenPiece?.files ||
+    desk.chosenPiece?.arrangement ||
+    desk.chosenWhole,
+  );
 const typing = (event: KeyboardEvent, desk: Desk) =>
   typingInField(event) || ((event.target as HTMLElement).isContentEditable && !drawnWhole(desk));
 

@@ -1,6 +1,14 @@
 import type { JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
-import type { BandAttrs, CellAttrs, ColumnsAttrs, FigureAttrs, FilesAttrs, LinePictureAttrs } from './schema';
+import type {
+  ArrangementAttrs,
+  BandAttrs,
+  CellAttrs,
+  ColumnsAttrs,
+  FigureAttrs,
+  FilesAttrs,
+  LinePictureAttrs,
+} from './schema';
 
 /** A piece of the page, for the page map and for what is chosen. */
 export type Piece = {
@@ -21,6 +29,7 @@ export type Piece = {
   inLine: LinePictureAttrs | null;
   /** Of a table of files. */
   files: FilesAttrs | null;
+  arrangement: ArrangementAttrs | null;
   /** The columns or band that it stands in. */
   within: string | null;
 };
@@ -28,7 +37,8 @@ export type Piece = {
 /** What may hold pieces inside a piece of the page. */
 export const holds = (node: PmNode) => ['columns', 'cell', 'band'].includes(node.type.name);
 export const isPiece = (node: PmNode, parent: PmNode) =>
-  ['figure', 'linePicture', 'files', 'columns', 'band'].includes(node.type.name) || parent.type.name === 'doc';
+  ['figure', 'linePicture', 'files', 'arrangement', 'columns', 'band'].includes(node.type.name) ||
+  parent.type.name === 'doc';
 
 /**
  * The pieces of a page; those that stand in cells and bands; and, in the order of the page, every picture and every band that
@@ -50,6 +60,7 @@ export function piecesOf(doc: PmNode): { pieces: Piece[]; inner: Piece[]; pictur
       band: node.type.name === 'band' ? (node.attrs as BandAttrs) : null,
       inLine: node.type.name === 'linePicture' ? (node.attrs as LinePictureAttrs) : null,
       files: node.type.name === 'files' ? (node.attrs as FilesAttrs) : null,
+      arrangement: node.type.name === 'arrangement' ? (node.attrs as ArrangementAttrs) : null,
       within,
     };
     if (piece.figure || piece.band || piece.inLine) pictures.push(piece);
@@ -61,7 +72,9 @@ export function piecesOf(doc: PmNode): { pieces: Piece[]; inner: Piece[]; pictur
 
   /** Of what stands in a cell or band that which can be chosen by itself. */
   function innerOf(node: PmNode, within: string): Piece[] {
-    return ['figure', 'files', 'columns'].includes(node.type.name) ? [read(node, within)] : inLines(node, within);
+    return ['figure', 'files', 'arrangement', 'columns'].includes(node.type.name)
+      ? [read(node, within)]
+      : inLines(node, within);
   }
 
   /** The pictures in the lines of a piece of words. */

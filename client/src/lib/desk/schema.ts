@@ -80,6 +80,9 @@ export type LinePictureAttrs = {
 /** Files to take away; without words of its own each is called as in the library. */
 export type FilesAttrs = { id: string | null; files: { file: string; words: string | null }[] };
 
+/** A set of pictures that has a life of its own, by its id. */
+export type ArrangementAttrs = { id: string | null; arrangement: string; reach: 'column' | 'wide' | 'edge' };
+
 /** What stands behind the words of a band or a cell. */
 export type GroundAttrs = {
   colour: string | null;
@@ -124,7 +127,11 @@ const figureDefaults: FigureAttrs = {
   video: null,
 };
 
-const Page = Node.create({ name: 'doc', topNode: true, content: 'title (block|figure|files|columns|band)+' });
+const Page = Node.create({
+  name: 'doc',
+  topNode: true,
+  content: 'title (block|figure|files|arrangement|columns|band)+',
+});
 
 /** The page's title, and with it what belongs to the page as a whole, so that one undo covers all of it. */
 const Title = Node.create({
@@ -202,6 +209,20 @@ const Files = (views: FigureViews) =>
     ],
     renderHTML: ({ node }) => ['div', { 'data-files': JSON.stringify({ ...node.attrs, id: null }) }],
     addNodeView: () => views.createDrawn('div', 'files dk-no-files'),
+  });
+
+const ArrangementNode = (views: FigureViews) =>
+  Node.create({
+    name: 'arrangement',
+    atom: true,
+    selectable: true,
+    draggable: true,
+    addAttributes: () => kept({ id: null, arrangement: '', reach: 'wide' }),
+    parseHTML: () => [
+      { tag: 'div[data-set]', getAttrs: (element) => JSON.parse(element.getAttribute('data-set') ?? '{}') },
+    ],
+    renderHTML: ({ node }) => ['div', { 'data-set': JSON.stringify({ ...node.attrs, id: null }) }],
+    addNodeView: () => views.createDrawn('div', 'set dk-no-set'),
   });
 
 /** A piece that holds others: how it is drawn is the server's, what stands in it is the document's own. */
@@ -308,10 +329,11 @@ export const extensions = (views: FigureViews): Extensions => [
   Figure(views),
   holder('columns', 'cell+', { id: null, inRow: 3, extent: 'wide', ...placeDefaults }, views),
   holder('cell', '(block|figure|files)+', { id: null, ...groundDefaults }, views),
-  holder('band', '(block|figure|files|columns)+', { id: null, ...groundDefaults, ...placeDefaults }, views),
+  holder('band', '(block|figure|files|arrangement|columns)+', { id: null, ...groundDefaults, ...placeDefaults }, views),
   Button,
   Files(views),
   LinePicture(views),
+  ArrangementNode(views),
   Tried,
   Link,
   Ids,

@@ -120,6 +120,12 @@ export async function filesOf(data: DataTransfer | null): Promise<File[]> {
   return (await Promise.all(entries.map(within))).flat();
 }
 
+/** The name of the folder that is dropped, where it is one folder alone. */
+export function folderOf(data: DataTransfer) {
+  const entry = data.items.length === 1 ? data.items[0]?.webkitGetAsEntry?.() : null;
+  return entry?.isDirectory ? entry.name : null;
+}
+
 async function within(entry: FileSystemEntry): Promise<File[]> {
   if (entry.isFile)
     return [await new Promise<File>((resolve, reject) => (entry as FileSystemFileEntry).file(resolve, reject))];

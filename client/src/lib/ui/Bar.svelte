@@ -20,6 +20,7 @@
   const places = [
     { name: 'Pages', href: '/', here: () => page.url.pathname === '/' || page.url.pathname.startsWith('/pages') },
     { name: 'Library', href: '/library', here: () => page.url.pathname.startsWith('/library') },
+    { name: 'Arrangements', href: '/arrangements', here: () => page.url.pathname.startsWith('/arrangements') },
   ];
 </script>
 

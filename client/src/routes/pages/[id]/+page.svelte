@@ -8,6 +8,7 @@
   import { queryClient, sitePlan } from '$lib/api/queries';
   import { Desk } from '$lib/desk/desk.svelte';
   import AddVideo from '$lib/desk/AddVideo.svelte';
+  import ArrangementSheet from '$lib/desk/ArrangementSheet.svelte';
   import BandSheet from '$lib/desk/BandSheet.svelte';
   import ColumnsSheet from '$lib/desk/ColumnsSheet.svelte';
   import Drawer from '$lib/desk/Drawer.svelte';
@@ -40,6 +41,7 @@
       }
     })();
     const offs = [
+      on('arrangement', () => void desk?.askLook()),
       on('page', (sent) => sent.id === id && void desk?.heard(sent.version)),
       on('site', async () => desk?.restyled(await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 }))),
       // Words or a keep area changed in the library show here at once.
@@ -124,6 +126,10 @@
             <LinePictureSheet {desk} id={desk.chosen} picture={desk.chosenPiece.inLine} />
           {:else if desk.chosen && desk.chosenPiece?.files}
             <FilesSheet {desk} id={desk.chosen} files={desk.chosenPiece.files.files} />
+          {:else if desk.chosen && desk.chosenPiece?.arrangement}
+            {#key desk.chosenPiece.arrangement.arrangement}
+              <ArrangementSheet {desk} id={desk.chosen} attrs={desk.chosenPiece.arrangement} />
+            {/key}
           {:else if desk.chosen && desk.chosenPiece?.band}
             <BandSheet {desk} id={desk.chosen} band={desk.chosenPiece.band} />
           {:else if desk.chosenPiece?.columns}

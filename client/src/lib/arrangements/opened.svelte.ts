@@ -1,0 +1,133 @@
+import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+
+type Values = Schemas['ArrangementValues'];
+export type GalleryValues = Schemas['GalleryValues'];
+export type Item = Schemas['ItemValues'];
+
+const restMs = 250;
+const mostSteps = 200;
+
+/** An arrangement that is worked on: what is wished for shows at once and is kept after a moment's rest. */
+export class Opened {
+  look = $state.raw<Schemas['ArrangementLook'] | null>(null);
+  wish = $state.raw<Values | null>(null);
+  problem = $state('');
+  /** Counts up whenever the server has kept a change. */
+  kept = $state(0);
+  private before = $state.raw<Values[]>([]);
+  private after = $state.raw<Values[]>([]);
+  private timer = 0;
+  private sending = false;
+  readonly canUndo = $derived(this.before.length > 0);
+  readonly canRedo = $derived(this.after.length > 0);
+
+  constructor(readonly id: string) {}
+
+  async load() {
+    this.take(await answer(api.GET('/api/arrangements/{id}', { params: { path: { id: this.id } } })));
+  }
+
+  /** Another window changed it: shown where nothing here waits to be kept. */
+  async heard(version: number) {
+    if (version > (this.look?.version ?? 0) && !this.waits) await this.load();
+  }
+
+  titleOf = (item: Item) => this.look?.titles[item.asset] ?? 'no longer in the library';
+
+  setGallery(change: Partial<GalleryValues>) {
+    if (this.wish) this.set({ ...this.wish, gallery: { ...this.wish.gallery, ...change } });
+  }
+
+  setItems(items: Item[]) {
+    if (this.wish) this.set({ ...this.wish, items });
+  }
+
+  setItem(id: string, change: Partial<Item>) {
+    this.setItems((this.wish?.items ?? []).map((item) => (item.id === id ? { ...item, ...change } : item)));
+  }
+
+  move(from: number, by: -1 | 1) {
+    const items = [...(this.wish?.items ?? [])];
+    items.splice(from + by, 0, ...items.splice(from, 1));
+    this.setItems(items);
+  }
+
+  /** Puts pictures of the library in, at the end or before the one with this number. */
+  add(assets: string[], at = this.wish?.items.length ?? 0) {
+    const fresh = assets.map((asset) => ({ id: newItemId(), asset, isOn: true })) as Item[];
+    this.setItems((this.wish?.items ?? []).toSpliced(at, 0, ...fresh));
+  }
+
+  set(values: Values) {
+    if (!this.wish) return;
+    this.before = [...this.before, this.wish].slice(-mostSteps);
+    this.after = [];
+    this.wants(values);
+  }
+
+  undo = () => this.step('before', 'after');
+  redo = () => this.step('after', 'before');
+
+  private step(from: 'before' | 'after', to: 'before' | 'after') {
+    const values = this[from].at(-1);
+    if (!values || !this.wish) return;
+    this[from] = this[from].slice(0, -1);
+    this[to] = [...this[to], this.wish];
+    this.wants(values);
+  }
+
+  private get waits() {
+    return this.timer !== 0 || this.sending;
+  }
+
+  private wants(values: Values) {
+    this.wish = values;
+    clearTimeout(this.timer);
+    this.timer = window.setTimeout(() => void this.keep(), restMs);
+  }
+
+  /** Keeps what is wished for now; called when leaving too. */
+  async keep() {
+    clearTimeout(this.timer);
+    this.timer = 0;
+    if (this.sending || !this.wish || !this.look || this.wish === this.look.values) return;
+    this.sending = true;
+    const sent = this.wish;
+    try {
+      const look = await answer(
+        api.PUT('/api/arrangements/{id}', {
+          params: { path: { id: this.id } },
+          headers: { 'If-Match': `"${this.look.version}"` },
+          body: sent,
+        }),
+      );
+      this.look = look;
+      this.problem = '';
+      if (this.wish === sent) this.wish = look.values;
+      this.kept++;
+    } catch (error) {
+      this.problem = sentenceOf(error);
+      // Another's change is taken up, and what is wished for here may be kept over it by the next step.
+      const now = (error as { problem?: { now?: Schemas['ArrangementLook'] } }).problem?.now;
+      if (now) this.look = now;
+    }
+    this.sending = false;
+    if (this.wish !== sent && !this.problem) await this.keep();
+  }
+
+  private take(look: Schemas['ArrangementLook']) {
+    this.look = look;
+    this.wish = look.values;
+    this.kept++;
+  }
+}
+
+const newItemId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
+
+export const galleryKinds = {
+  grid: 'cells',
+  rows: 'rows at true shapes',
+  level: 'level columns',
+  even: 'evenly spaced',
+} as const;
+export const captionPlaces = { none: 'none', below: 'below', over: 'over', pointing: 'on pointing' } as const;

@@ -1,0 +1,78 @@
+<!-- An arrangement on a page: how far it reaches here; its layout and pictures, which change on every page that shows it. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { onMount, untrack } from 'svelte';
+  import Redo from '@lucide/svelte/icons/redo-2';
+  import Undo from '@lucide/svelte/icons/undo-2';
+  import { sentenceOf } from '$lib/api/client';
+  import { on } from '$lib/api/events';
+  import { arrangementList } from '$lib/api/queries';
+  import GalleryFields from '$lib/arrangements/GalleryFields.svelte';
+  import { Opened } from '$lib/arrangements/opened.svelte';
+  import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
+  import { sizeWords } from './choices';
+  import type { Desk } from './desk.svelte';
+  import PieceMoves from './PieceMoves.svelte';
+  import type { ArrangementAttrs } from './schema';
+
+  let { desk, id, attrs }: { desk: Desk; id: string; attrs: ArrangementAttrs } = $props();
+  const all = createQuery(arrangementList);
+  const opened = untrack(() => new Opened(attrs.arrangement));
+  let failed = $state('');
+  const reaches = ['column', 'wide', 'edge'] as const;
+  const elsewhere = $derived(opened.look?.usedIn.filter((page) => page.id !== desk.id) ?? []);
+
+  onMount(() => {
+    if (attrs.arrangement) opened.load().catch((error) => (failed = sentenceOf(error)));
+    desk.openedSet = opened;
+    const off = on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version));
+    return () => {
+      off();
+      desk.openedSet = null;
+      void opened.keep();
+    };
+  });
+</script>
+
+<div class="border-b border-hair px-4 py-3">
+  <PieceMoves {desk} name={opened.wish?.name ?? 'Arrangement'} />
+  {#if opened.wish}
+    <p class="mt-1 text-quiet">
+      {elsewhere.length > 0
+        ? `Also on ${elsewhere.map((page) => page.title).join(', ')}: what changes here changes there.`
+        : 'On this page alone.'}
+    </p>
+    <div class="mt-2 flex flex-wrap gap-1.5">
+      <button class="dk-button main" onclick={() => (desk.drawerOpen = true)}>Add pictures</button>
+      <button class="dk-button" disabled={!opened.canUndo} onclick={opened.undo}><Undo size={14} />Back</button>
+      <button class="dk-button" disabled={!opened.canRedo} onclick={opened.redo}><Redo size={14} />Again</button>
+      <a class="dk-link self-center" href="/arrangements/{opened.id}">Open by itself</a>
+    </div>
+  {/if}
+  {#if failed}<p class="dk-problem mt-1" role="alert">{failed}</p>{/if}
+  <label class="dk-label mt-3" for="which-arrangement">Shown here</label>
+  <select
+    id="which-arrangement"
+    class="dk-field"
+    value={attrs.arrangement}
+    onchange={(event) => desk.setPiece(id, { arrangement: event.currentTarget.value })}
+  >
+    {#if !attrs.arrangement}<option value="">choose one</option>{/if}
+    {#each all.data?.arrangements ?? [] as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+  </select>
+  <h3 class="dk-label mt-3">Reaches over</h3>
+  <div class="flex gap-1.5" role="group" aria-label="Reaches over">
+    {#each reaches as reach (reach)}
+      <button class="dk-button" aria-pressed={attrs.reach === reach} onclick={() => desk.setPiece(id, { reach })}
+        >{sizeWords(reach)}</button
+      >
+    {/each}
+  </div>
+</div>
+{#if opened.wish}
+  <div class="border-b border-hair px-4 py-3">
+    <h3 class="mb-2 font-semibold">Pictures</h3>
+    <RunningOrder {opened} tall />
+  </div>
+  <GalleryFields {opened} shapes={desk.site.shapes} />
+{/if}

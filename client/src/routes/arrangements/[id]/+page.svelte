@@ -1,0 +1,91 @@
+<!-- An arrangement by itself: the stage at the ruler's width, its running order below, its layout beside it. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { onMount } from 'svelte';
+  import Redo from '@lucide/svelte/icons/redo-2';
+  import Undo from '@lucide/svelte/icons/undo-2';
+  import { beforeNavigate } from '$app/navigation';
+  import { page } from '$app/state';
+  import { sentenceOf } from '$lib/api/client';
+  import { on } from '$lib/api/events';
+  import { sitePlan } from '$lib/api/queries';
+  import GalleryFields from '$lib/arrangements/GalleryFields.svelte';
+  import { Opened } from '$lib/arrangements/opened.svelte';
+  import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
+  import { classes } from '$lib/desk/choices';
+  import type { WidthClass } from '$lib/desk/schema';
+  import { uploads } from '$lib/library/uploads.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
+  import PageFrame from '$lib/ui/PageFrame.svelte';
+  import { count } from '$lib/ui/words';
+
+  const opened = new Opened(page.params.id ?? '');
+  const site = createQuery(sitePlan);
+  let failed = $state('');
+  let at = $state<WidthClass>('desktop');
+  onMount(() => {
+    opened.load().catch((error) => (failed = sentenceOf(error)));
+    return on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version));
+  });
+  beforeNavigate(() => void opened.keep());
+</script>
+
+<svelte:head><title>{opened.wish?.name ?? 'Arrangement'} · Dekoro</title></svelte:head>
+
+{#if failed}
+  <p class="dk-problem p-6 text-read" role="alert">{failed} <a class="dk-link" href="/arrangements">To the list</a></p>
+{:else if opened.wish && opened.look && site.data}
+  <div class="flex min-h-0 flex-1">
+    <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">
+      <div class="border-b border-hair px-4 py-3">
+        <label class="dk-label" for="name">Name</label>
+        <input
+          id="name"
+          class="dk-field text-read font-semibold"
+          value={opened.wish.name}
+          onchange={(event) => opened.set({ ...opened.wish!, name: event.currentTarget.value })}
+        />
+        <p class="mt-1.5 text-quiet">
+          {count(opened.wish.items.length, 'picture')},
+          {opened.look.usedIn.length > 0
+            ? `on ${opened.look.usedIn.map((one) => one.title).join(', ')}`
+            : 'on no page yet'}
+        </p>
+        <div class="mt-2 flex flex-wrap gap-1.5">
+          <button class="dk-button" disabled={!opened.canUndo} onclick={opened.undo}><Undo size={14} />Undo</button>
+          <button class="dk-button" disabled={!opened.canRedo} onclick={opened.redo}><Redo size={14} />Redo</button>
+        </div>
+      </div>
+      <GalleryFields {opened} shapes={site.data.shapes} />
+    </aside>
+    <div class="flex min-w-0 flex-1 flex-col">
+      <div class="flex flex-none items-center gap-1.5 border-b border-hair px-4 py-2" role="group" aria-label="Width">
+        {#each classes as c (c)}
+          <button class="dk-button dk-tabular" aria-pressed={at === c} onclick={() => (at = c)}
+            >{c} {site.data.classes.referencePx[c]}</button
+          >
+        {/each}
+      </div>
+      <div class="min-h-0 flex-1 bg-table p-4">
+        <PageFrame
+          src="/stage/{opened.id}?kept={opened.kept}"
+          title="The arrangement at {site.data.classes.referencePx[at]} px"
+          widthPx={site.data.classes.referencePx[at]}
+        />
+      </div>
+      <section aria-label="Pictures" class="flex-none border-t border-base-content bg-base-100 px-4 py-2">
+        <div class="mb-1 flex items-center gap-3">
+          <h2 class="font-semibold">Running order</h2>
+          <span class="text-quiet">drag, or use the arrows</span>
+          <span class="ml-auto"></span>
+          <FilePick
+            label="Pictures to add"
+            onfiles={async (files) => opened.add((await uploads.add(files)).filter((id) => id !== null))}
+            >From this computer</FilePick
+          >
+        </div>
+        <RunningOrder {opened} />
+      </section>
+    </div>
+  </div>
+{/if}

@@ -1,0 +1,86 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using System.Text.Json;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Arrangements;
+
+/// <summary>An arrangement, or the field that keeps the values from being one and what is allowed there.</summary>
+public sealed record ArrangementReading(Arrangement? Arrangement, string? Field, string? Sentence);
+
+/// <summary>An arrangement as it is kept and sent: choices by name, shapes as 3:2.</summary>
+public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items)
+{
+    private const int MostName = 100, MostWords = 5000, MostId = 40;
+
+    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)]);
+
+    public static ArrangementValues Read(string json) => JsonSerializer.Deserialize<ArrangementValues>(json, DocumentReader.Values)!;
+
+    public string Write() => JsonSerializer.Serialize(this, DocumentReader.Values);
+
+    /// <summary>Checks every value. What cannot be is refused by name of its field, with what is allowed.</summary>
+    public ArrangementReading Check(string id)
+    {
+        if (Name.Trim() is not { Length: > 0 and <= MostName } name) return Refused("name", $"Give the arrangement a name of at most {MostName} letters.");
+        if (Gallery.Check() is { Sentence: { } sentence } wrong) return Refused(wrong.Field!, sentence);
+        if (Items.Count > Arrangement.MostItems) return Refused("items", string.Create(CultureInfo.InvariantCulture, $"An arrangement holds at most {Arrangement.MostItems} pictures: make two of it."));
+        if (Items.FirstOrDefault(i => (i.Alt ?? i.Caption ?? i.LinkTarget).Length > MostWords) is not null) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
+        var ids = new HashSet<string>();
+        return new(new(id, name, Gallery.Check().Gallery!, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))]), null, null);
+
+        // Ids that are missing, strange or taken are made anew.
+        string IdOf(ItemValues item, int i)
+        {
+            if (item.Id is { Length: > 0 and <= MostId } given && given.All(char.IsAsciiLetterOrDigit) && ids.Add(given)) return given;
+            var made = string.Create(CultureInfo.InvariantCulture, $"i{i}");
+            while (!ids.Add(made)) made += "x";
+            return made;
+        }
+
+        static ArrangementReading Refused(string field, string sentence) => new(null, field, sentence);
+    }
+}
+
+/// <param name="Alt">Null takes the library's.</param>
+/// <param name="CaptionSource">Null takes that of the whole set.</param>
+public sealed record ItemValues(
+    string Id, string Asset, bool IsOn = true, bool Decorative = false, string? Alt = null, CaptionSource? CaptionSource = null, string Caption = "",
+    FigureLinkKind LinkKind = FigureLinkKind.None, string LinkTarget = "")
+{
+    public static ItemValues Of(ArrangementItem i) => new(i.Id, i.AssetId, i.IsOn, i.Alt.Decorative, i.Alt.Own, i.Caption?.Source, i.Caption?.Own ?? "", i.Link.Kind, i.Link.Target);
+
+    internal ArrangementItem Read(string id) => new(id, Asset, IsOn, new(Decorative, Alt?.Trim()), CaptionSource is { } source ? new(source, Caption.Trim()) : null, new(LinkKind, LinkTarget.Trim()));
+}
+
+/// <param name="Columns">For phone, tablet and desktop.</param>
+/// <param name="Shape">As 3:2; empty is as is.</param>
+public sealed record GalleryValues(
+    GalleryKind Kind, IReadOnlyList<int> Columns, IReadOnlyList<int> TargetHeightPx, int GutterPx, string Shape, bool Whole, Down Align, CaptionPlace Captions, CaptionSource CaptionsFrom, int CaptionLines, bool OpensLarger)
+{
+    public static GalleryValues Of(Gallery g) => new(g.Kind, Each(g.Columns), Each(g.TargetHeightPx), g.GutterPx, g.Shape?.ToString() ?? "", g.Whole, g.Align, g.Captions, g.CaptionsFrom, g.CaptionLines, g.OpensLarger);
+
+    /// <returns>The gallery, or the field that keeps it from being one.</returns>
+    internal (Gallery? Gallery, string? Field, string? Sentence) Check()
+    {
+        AspectRatio? shape = null;
+        if (Shape.Length > 0)
+        {
+            if (!AspectRatio.TryParse(Shape, out var read) || read.Value is < DocumentReader.NarrowestShape or > DocumentReader.WidestShape) return (null, "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
+            shape = read;
+        }
+        if (OutOf(Columns, 1, Gallery.MostColumns)) return (null, "columns", $"From 1 to {Gallery.MostColumns} pictures stand side by side, a number for each of phone, tablet and desktop.");
+        if (OutOf(TargetHeightPx, Gallery.LeastHeightPx, Gallery.MostHeightPx)) return (null, "targetHeightPx", $"Rows are {Gallery.LeastHeightPx} to {Gallery.MostHeightPx} px high, a number for each of phone, tablet and desktop.");
+        if (GutterPx is < 0 or > Gallery.MostGutterPx) return (null, "gutterPx", $"The gutter is 0 to {Gallery.MostGutterPx} px.");
+        if (CaptionLines is < 0 or > Gallery.MostCaptionLines) return (null, "captionLines", $"Room is kept for 0 to {Gallery.MostCaptionLines} lines.");
+        return (new(Kind, Read(Columns), Read(TargetHeightPx), GutterPx, shape, Whole, Align, Captions, CaptionsFrom, CaptionLines, OpensLarger), null, null);
+    }
+
+    private static int[] Each(PerClass<int> of) => [of.Phone, of.Tablet, of.Desktop];
+
+    private static PerClass<int> Read(IReadOnlyList<int> of) => new(of[0], of[1], of[2]);
+
+    private static bool OutOf(IReadOnlyList<int>? numbers, int least, int most) => numbers is not { Count: 3 } || numbers.Any(n => n < least || n > most);
+}

@@ -1,0 +1,77 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Arrangements;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
+using Dekoro.Core.Typography;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Planning;
+
+/// <summary>Where the pictures of an arrangement stand on a page, on every class of screen.</summary>
+/// <param name="Figures">Those that visitors see, in the running order.</param>
+/// <param name="Room">The arrangement's own inline size at every viewport.</param>
+/// <param name="Layouts">Their boxes, by number in <paramref name="Figures"/>.</param>
+/// <param name="BelowPx">Room kept below each picture for its caption, CSS px.</param>
+public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock> Figures, SlotWidth Room, PerClass<GalleryLayout> Layouts, double BelowPx, PageLayout Page)
+{
+    /// <summary>Where no file says how large a picture is.</summary>
+    private const double UsualShape = 1.5, UsualPx = 600;
+
+    /// <summary>Beyond this no page grows.</summary>
+    private const double WidestPx = 2560, NarrowestPx = 320;
+
+    public Gallery Gallery => Block.Arrangement!.Gallery;
+
+    /// <returns>Null where there is nothing to show.</returns>
+    public static SetPlan? Of(ArrangementBlock block, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout page)
+    {
+        if (block.Arrangement is not { } set || block.Figures is not { IsEmpty: false } figures) return null;
+        var room = page.SlotOf(new FigureSize.ByRole(block.Reach));
+        var pictures = figures.Select(pictureOf).ToList();
+        var shapes = figures.Zip(pictures, (f, p) => p is null ? f.Cut.Shape?.Value ?? UsualShape : PagePlanner.CutOf(f.Cut, p).Shape.Value).ToList();
+        var own = pictures.Select(p => p?.Size.Width ?? UsualPx).ToList();
+        var below = set.Gallery.Captions == CaptionPlace.Below ? TypeScale.CaptionSpacePx + set.Gallery.CaptionLines * TypeScale.Caption.LinePx : 0;
+        var belows = Enumerable.Repeat(below, figures.Length).ToList();
+        var classes = page.Style.Classes;
+        var layouts = new PerClass<int>().Select((c, _) =>
+        {
+            var next = c == WidthClass.Desktop ? WidestPx : classes.FromPx(c + 1) - 1;
+            return GalleryLayout.Of(set.Gallery, c, shapes, own, belows, (room.At(Math.Max(NarrowestPx, classes.FromPx(c))), room.At(classes.ReferencePx[c]), room.At(next)));
+        });
+        return new(block, figures, room, layouts, below, page);
+    }
+
+    /// <summary>Every picture with its width at every viewport.</summary>
+    public IEnumerable<Stand> Stands => Figures.Select((figure, i) => new Stand(figure, Page, new(true, true, true),
+        SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Capped(Room.Within(box.PictureShare * box.Width), box.MostPx) : Room), Page.Style.Classes), null));
+
+    public double HeightAt(WidthClass c, double widthPx) => Layouts[c].HeightAt(widthPx, [.. Figures.Select(_ => BelowPx)]);
+
+    /// <summary>The boxes at a width of the arrangement, from its top left; captions not counted in.</summary>
+    public IEnumerable<(FigureBlock Figure, BoxPx Box)> BoxesAt(WidthClass c, double widthPx)
+    {
+        var layout = Layouts[c];
+        var columns = layout.ColumnWidths;
+        var lines = new Dictionary<int, (double Left, double Top)>();
+        var (top, last, left, lowest) = (0.0, 0, 0.0, 0.0);
+        foreach (var box in layout.Boxes)
+        {
+            var (width, height) = (box.WidthAt(widthPx), box.WidthAt(widthPx) / box.Shape);
+            if (columns.IsEmpty)
+            {
+                if (box.Line != last) (top, last, left, lowest) = (top + lowest + layout.GutterPx, box.Line, 0, 0);
+                left += box.Before.At(widthPx);
+                yield return (Figures[box.Item], new(left, top, width, height));
+                (left, lowest) = (left + width + layout.BetweenPx, Math.Max(lowest, height + BelowPx));
+            }
+            else
+            {
+                var at = lines.GetValueOrDefault(box.Line, (columns.Take(box.Line).Sum(w => w.At(widthPx) + layout.GutterPx), 0));
+                yield return (Figures[box.Item], new(at.Item1, at.Item2, width, height));
+                lines[box.Line] = (at.Item1, at.Item2 + height + BelowPx + layout.GutterPx);
+            }
+        }
+    }
+
+    private static SlotWidth Capped(SlotWidth slot, double mostPx) => double.IsInfinity(mostPx) ? slot : slot.Cap(mostPx);
+}

@@ -1,0 +1,97 @@
+using System.Security.Cryptography;
+using Dekoro.Core.Arrangements;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Planning;
+using Dekoro.Server.Work;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Http;
+
+/// <param name="Pictures">The first few that visitors see.</param>
+/// <param name="Count">How many it holds.</param>
+public sealed record ArrangementItemInList(string Id, string Name, GalleryKind Kind, int Count, IReadOnlyList<string> Pictures, IReadOnlyList<PageTitle> UsedIn, DateTimeOffset ChangedAt);
+
+public sealed record ArrangementList(IReadOnlyList<ArrangementItemInList> Arrangements);
+
+public sealed record PageTitle(string Id, string Title);
+
+/// <param name="Titles">Of its pictures, as the library has them; one that is missing is no longer there.</param>
+public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, string> Titles, IReadOnlyList<PageTitle> UsedIn);
+
+/// <param name="Pictures">In their order.</param>
+public sealed record NewArrangement(string Name, IReadOnlyList<string> Pictures);
+
+/// <summary>Sets of pictures, made once and shown on any number of pages.</summary>
+internal static class ArrangementEndpoints
+{
+    private const int ShownInList = 8;
+
+    public static void MapArrangements(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/arrangements", List).WithSummary("All arrangements, the one changed last first.");
+        api.MapPost("/arrangements", Make).WithSummary("Makes a gallery of some pictures, right without touching anything.");
+        api.MapGet("/arrangements/{id}", Find).WithSummary("An arrangement, and where it is used.");
+        api.MapPut("/arrangements/{id}", Change).WithSummary("Changes an arrangement on all pages that show it; a stale If-Match is answered with 409 and how it is now.");
+        api.MapDelete("/arrangements/{id}", Remove).WithSummary("Takes away an arrangement that no page shows; its pictures stay in the library.");
+    }
+
+    /// <summary>The arrangement as it stands on a page of its own, for the stage.</summary>
+    internal static async Task<IResult> Stage(string id, PlanBook book, Looking looking)
+    {
+        if (book.ArrangementOf(id) is not { } set) return Results.NotFound();
+        var page = new PageSource("stage-" + id, set.Name, "stage", "", new Document([new ArrangementBlock("stage", id, SizeRole.Wide)]));
+        return Results.Text(await looking.PageAsync(page, new ProofAddresses()), "text/html");
+    }
+
+    private static Ok<ArrangementList> List(Workspace workspace, PlanBook book)
+    {
+        var used = book.PagesByArrangement();
+        return TypedResults.Ok(new ArrangementList([.. workspace.Arrangements.All().Select(row => (row, Set: book.ArrangementOf(row.Id)!)).Select(a => new ArrangementItemInList(
+            a.row.Id, a.Set.Name, a.Set.Gallery.Kind, a.Set.Items.Length, [.. a.Set.Shown.Select(i => i.AssetId).Where(asset => workspace.Assets.Find(asset) is not null).Take(ShownInList)],
+            [.. used[a.row.Id].Select(p => new PageTitle(p.Id, p.Title))], a.row.ChangedAt))]));
+    }
+
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Make(NewArrangement made, Workspace workspace, PlanBook book, Events events, TimeProvider clock)
+    {
+        var values = new ArrangementValues(made.Name, GalleryValues.Of(Gallery.Usual), [.. made.Pictures.Select(p => new ItemValues("", p))]);
+        var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
+        if (values.Check(id) is not { Arrangement: { } set } reading) return Problems.Of(400, values.Check(id).Sentence!, values.Check(id).Field);
+        workspace.Arrangements.Add(id, ArrangementValues.Of(set).Write(), clock.GetUtcNow());
+        events.Send("arrangement", new { id, version = 1 });
+        return TypedResults.Ok(LookOf(id, workspace, book)!);
+    }
+
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Find(string id, Workspace workspace, PlanBook book) =>
+        LookOf(id, workspace, book) is { } look ? TypedResults.Ok(look) : NoArrangement();
+
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Change(string id, ArrangementValues values, Workspace workspace, PlanBook book, Events events, BackgroundWork background, HttpRequest request, TimeProvider clock)
+    {
+        if (workspace.Arrangements.Find(id) is null) return NoArrangement();
+        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.Of(428, "Say with If-Match which version of the arrangement this started from.");
+        var reading = values.Check(id);
+        if (reading.Arrangement is not { } set) return Problems.Of(400, reading.Sentence!, reading.Field);
+        if (!workspace.Arrangements.Save(id, version, ArrangementValues.Of(set).Write(), clock.GetUtcNow()))
+            return Problems.Of(409, "This arrangement was changed in another window since you opened it: yours is still here, and nothing was overwritten.", null, ("now", LookOf(id, workspace, book)));
+        events.Send("arrangement", new { id, version = version + 1 });
+        background.Prepare();
+        return TypedResults.Ok(LookOf(id, workspace, book)!);
+    }
+
+    private static Results<NoContent, ProblemHttpResult> Remove(string id, Workspace workspace, PlanBook book, Events events)
+    {
+        var pages = book.PagesByArrangement()[id].Select(p => p.Title).ToList();
+        if (pages.Count > 0) return Problems.Of(409, $"This arrangement stands on {string.Join(", ", pages)}: take it out there first.");
+        if (!workspace.Arrangements.Remove(id)) return NoArrangement();
+        events.Send("arrangement", new { id, version = 0 });
+        return TypedResults.NoContent();
+    }
+
+    private static ProblemHttpResult NoArrangement() => Problems.Of(404, "This arrangement is no longer there: go back to the list of arrangements.");
+
+    private static ArrangementLook? LookOf(string id, Workspace workspace, PlanBook book)
+    {
+        if (workspace.Arrangements.Find(id) is not { } row || book.ArrangementOf(id) is not { } set) return null;
+        var titles = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id, a => a.Facts.Words.Title);
+        return new(id, row.Version, ArrangementValues.Of(set), titles, [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))]);
+    }
+}

@@ -1,0 +1,32 @@
+using System.Globalization;
+using Microsoft.Data.Sqlite;
+
+namespace Dekoro.Storage;
+
+/// <param name="Content">JSON text as Core writes it.</param>
+public sealed record ArrangementRow(string Id, string Content, long Version, DateTimeOffset ChangedAt);
+
+/// <summary>Sets of pictures, latest changed first.</summary>
+public sealed class Arrangements(Database database)
+{
+    private const string Columns = "SELECT id, content, version, changed_at FROM arrangement";
+
+    public IReadOnlyList<ArrangementRow> All() => database.Read(c => c.All($"{Columns} ORDER BY changed_at DESC, id", Map));
+
+    public ArrangementRow? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
+
+    public void Add(string id, string content, DateTimeOffset now) => database.Write(c =>
+        c.Run("INSERT INTO arrangement (id, content, changed_at) VALUES ($id, $content, $now)", ("$id", id), ("$content", content), ("$now", Written(now))));
+
+    /// <returns>False where it is no longer at <paramref name="version"/>, or gone.</returns>
+    public bool Save(string id, long version, string content, DateTimeOffset now) => database.Write(c => c.Run(
+        "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id = $id AND version = $version",
+        ("$id", id), ("$version", version), ("$content", content), ("$now", Written(now)))) == 1;
+
+    public bool Remove(string id) => database.Write(c => c.Run("DELETE FROM arrangement WHERE id = $id", ("$id", id))) == 1;
+
+    private static string Written(DateTimeOffset time) => time.ToString("o", CultureInfo.InvariantCulture);
+
+    private static ArrangementRow Map(SqliteDataReader row) =>
+        new(row.Text("id"), row.Text("content"), row.Long("version"), DateTimeOffset.Parse(row.Text("changed_at"), CultureInfo.InvariantCulture));
+}

@@ -1,0 +1,249 @@
+import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import { mulberry } from './random-site';
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import type { Server } from './server';
+
+const all = Boolean(process.env.DEKORO_ALL);
+const ten = ['line-reel.jpg', 'box-kite.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg', 'museum-door.jpg', 'diamond-kite.jpg', 'serpent-small.jpg', 'workshop-window.jpg', 'box-kite-winter.webp', 'lighthouse-turned.jpg'];
+
+type Gallery = Record<string, unknown>;
+type Look = { id: string; version: number; values: { name: string; gallery: Gallery; items: { id: string; asset: string }[] } };
+const json = { 'Content-Type': 'application/json' };
+const arrangements = async (own: Server) => (await (await fetch(`${own.url}/api/arrangements`)).json()) as { arrangements: { id: string; name: string; count: number; usedIn: { title: string }[] }[] };
+const lookOf = async (own: Server, id: string) => (await (await fetch(`${own.url}/api/arrangements/${id}`)).json()) as Look;
+async function make(own: Server, name: string, pictures: string[], gallery: Gallery = {}) {
+  const made = (await (await fetch(`${own.url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name, pictures }) })).json()) as Look;
+  return change(own, made, gallery);
+}
+async function change(own: Server, look: Look, gallery: Gallery) {
+  const put = await fetch(`${own.url}/api/arrangements/${look.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${look.version}"` }, body: JSON.stringify({ ...look.values, gallery: { ...look.values.gallery, ...gallery } }) });
+  expect(put.ok, await put.clone().text()).toBe(true);
+  return (await put.json()) as Look;
+}
+const set = (arrangement: string, reach = 'wide') => ({ type: 'arrangement', attrs: { id: 'set', arrangement, reach } });
+
+test('Ten pictures of this computer become a gallery with larger view, and visitors go through it by mouse, keys, touch and without script', async ({ page, browser, own }) => {
+  const id = await makePage(own.url, 'Home', [text('Come and see.'), text('Below.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Come and see.').click();
+  await page.keyboard.press('Control+Enter');
+  const menu = page.getByRole('menuitem', { name: 'Gallery of pictures from this computer' });
+  await expect(menu).toBeVisible();
+  await page.getByLabel('Pictures for a gallery').setInputFiles(ten.map(demoFile));
+  await page.keyboard.press('Escape');
+  await expect(frame.locator('.set img')).toHaveCount(10);
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await sheet.getByRole('button', { name: 'rows at true shapes' }).click();
+  await expect(frame.locator('.set-rows img')).toHaveCount(10);
+  await sheet.getByRole('group', { name: 'Captions' }).getByRole('button', { name: 'below' }).click();
+  await sheet.getByLabel('They are').selectOption("the picture's title");
+  await expect(frame.locator('.set figcaption').first()).toHaveText('Line reel');
+  await sheet.getByRole('button', { name: /^1: / }).click();
+  await sheet.getByLabel('Caption', { exact: true }).fill('The first reel of all');
+  await page.keyboard.press('Enter');
+  await expect(frame.locator('.set figcaption').first()).toHaveText('The first reel of all');
+  await sheet.getByRole('button', { name: /Move “Box kite” earlier/ }).click();
+  await expect(frame.locator('.set figcaption').first()).toHaveText('Box kite');
+  await sheet.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(frame.locator('.set figcaption').first()).toHaveText('The first reel of all');
+  await passesAxe(page, 'desk with an arrangement');
+  await expect.poll(async () => (await arrangements(own)).arrangements.map((one) => [one.name, one.count, one.usedIn.map((p) => p.title).join()])).toEqual([['Gallery on Home', 10, 'Home']]);
+  await publish(own.url);
+
+  const visit = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const wrong: string[] = [];
+  visit.on('console', (message) => message.type() === 'error' && wrong.push(message.text()));
+  await visit.goto(`${own.url}/live/`);
+  const links = visit.locator('.set a');
+  await expect(links).toHaveCount(10);
+  expect((await new AxeBuilder({ page: visit }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await links.nth(1).click();
+  const view = visit.getByRole('dialog');
+  await expect(view).toHaveAccessibleName('Box kite');
+  await expect(view.locator('.larger-count')).toHaveText('2 / 10');
+  await expect.poll(() => view.locator('img').evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth)).toBeGreaterThan(600);
+  expect((await new AxeBuilder({ page: visit }).include('dialog').analyze()).violations.map((v) => v.id)).toEqual([]);
+  await view.getByRole('button', { name: 'Next' }).click();
+  await expect(view.locator('.larger-count')).toHaveText('3 / 10');
+  await visit.keyboard.press('ArrowLeft');
+  await visit.keyboard.press('ArrowLeft');
+  await visit.keyboard.press('ArrowLeft');
+  await expect(view.locator('.larger-count')).toHaveText('10 / 10');
+  await visit.keyboard.press('Home');
+  await expect(view).toHaveAccessibleName('The first reel of all');
+  await visit.keyboard.press('Escape');
+  await expect(view).toBeHidden();
+  await expect(links.first()).toBeFocused();
+  // The way back of the browser closes it and leaves the page where it is.
+  await visit.keyboard.press('Enter');
+  await expect(view).toBeVisible();
+  await visit.goBack();
+  await expect(view).toBeHidden();
+  expect(visit.url()).toBe(`${own.url}/live/`);
+  expect(wrong).toEqual([]);
+  await visit.close();
+
+  const hand = await browser.newPage({ viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true });
+  await hand.goto(`${own.url}/live/`);
+  await hand.locator('.set a').nth(4).tap();
+  await expect(hand.locator('.larger-count')).toHaveText('5 / 10');
+  const swipe = (from: number, to: number) =>
+    hand.locator('dialog img').evaluate((image, [from, to]) => {
+      const at = (x: number) => ({ clientX: x, pointerType: 'touch', bubbles: true });
+      image.dispatchEvent(new PointerEvent('pointerdown', at(from!)));
+      image.dispatchEvent(new PointerEvent('pointerup', at(to!)));
+    }, [from, to]);
+  await swipe(300, 100);
+  await expect(hand.locator('.larger-count')).toHaveText('6 / 10');
+  await swipe(100, 300);
+  await expect(hand.locator('.larger-count')).toHaveText('5 / 10');
+  await hand.close();
+
+  const plain = await browser.newContext({ javaScriptEnabled: false });
+  const bare = await plain.newPage();
+  await bare.goto(`${own.url}/live/`);
+  const opened = await bare.request.get(new URL((await bare.locator('.set a').first().getAttribute('href'))!, bare.url()).href);
+  expect(opened.headers()['content-type']).toMatch(/^image\//);
+  await plain.close();
+});
+
+test('By keys alone pictures are chosen in the drawer, placed as a gallery, put in order and laid out', async ({ page, own }) => {
+  const [reel, box, lanterns] = (await takeIn(own.url, ten.slice(0, 3))).map((file) => file.id!);
+  const id = await makePage(own.url, 'Home', [text('Here.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.locator('.ProseMirror').focus();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.press('Control+k');
+  const drawer = page.getByRole('region', { name: 'Library' });
+  for (const title of ['Two lanterns', 'Line reel', 'Box kite']) {
+    await drawer.getByRole('button', { name: new RegExp(title) }).focus();
+    await page.keyboard.press('Space');
+  }
+  await drawer.getByRole('button', { name: 'As a gallery' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(frame.locator('.set img')).toHaveCount(3);
+  const [made] = (await arrangements(own)).arrangements;
+  const order = async () => (await lookOf(own, made!.id)).values.items.map((item) => item.asset);
+  expect(await order()).toEqual([lanterns, reel, box]);
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await sheet.getByRole('button', { name: 'Move “Box kite” earlier' }).focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(order).toEqual([lanterns, box, reel]);
+  await sheet.getByRole('button', { name: 'Take “Two lanterns” out' }).focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(order).toEqual([box, reel]);
+  await sheet.getByLabel('Side by side, desktop').focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('2');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await lookOf(own, made!.id)).values.gallery.columns).toEqual([2, 3, 2]);
+});
+
+test('An arrangement changed by itself shows on both pages that have it; one that stands on a page is not taken away', async ({ page, own }) => {
+  const pictures = (await takeIn(own.url, ten.slice(0, 4))).map((file) => file.id!);
+  const made = await make(own, 'Kites of the hall', pictures, { shape: '1:1' });
+  const one = await makePage(own.url, 'Home', [set(made.id)]);
+  await makePage(own.url, 'Visit', [set(made.id, 'column')]);
+  await publish(own.url);
+  await page.goto(`${own.url}/arrangements`);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Kites of the hall' })).toContainText('on Home, Visit');
+  await expect(page.getByRole('button', { name: 'Take “Kites of the hall” away' })).toBeDisabled();
+  await passesAxe(page, 'arrangements');
+  await page.getByRole('link', { name: /Kites of the hall/ }).click();
+  const stage = page.frameLocator('iframe[title^="The arrangement at"]');
+  await expect(stage.locator('.set img')).toHaveCount(4);
+  await passesAxe(page, 'an arrangement');
+  await page.getByRole('button', { name: /^2: / }).click();
+  await page.getByLabel('shown').uncheck();
+  await expect(stage.locator('.set img')).toHaveCount(3);
+  await page.getByLabel('Name', { exact: true }).fill('');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('Give the arrangement a name');
+  await page.getByLabel('Name', { exact: true }).fill('Kites');
+  await page.keyboard.press('Tab');
+  await expect.poll(async () => (await lookOf(own, made.id)).values.name).toBe('Kites');
+  // Both pages have changed, and both show it once they are published.
+  const states = async () => ((await (await fetch(`${own.url}/api/pages`)).json()) as { title: string; state: string }[]).map((p) => [p.title, p.state]);
+  await expect.poll(states).toEqual([['Home', 'changed'], ['Visit', 'changed']]);
+  await publish(own.url);
+  for (const path of ['', 'visit/']) {
+    await page.goto(`${own.url}/live/${path}`);
+    await expect(page.locator('.set img')).toHaveCount(3);
+  }
+  expect((await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'DELETE' })).status).toBe(409);
+  // One that is no more leaves its page whole, and says so at the desk.
+  const put = await fetch(`${own.url}/api/pages/${one}/draft`, {
+    method: 'PUT',
+    headers: { ...json, 'If-Match': `"${((await (await fetch(`${own.url}/api/pages/${one}/draft`)).json()) as { version: number }).version}"` },
+    body: JSON.stringify({ title: 'Home', path: null, summary: null, document: { type: 'doc', content: [text('Words.'), set('gone')] } }),
+  });
+  expect(put.ok).toBe(true);
+  await publish(own.url);
+  await page.goto(`${own.url}/live/`);
+  await expect(page.getByText('Words.')).toBeVisible();
+});
+
+/** Boxes of pictures as they are drawn, and as Core says. */
+async function standing(page: Page) {
+  return page.locator('.set').evaluate((set) => {
+    const room = set.getBoundingClientRect();
+    const figures = [...set.querySelectorAll<HTMLElement>('figure[data-block]')].filter((one) => one.getClientRects().length > 0);
+    return { width: room.width, boxes: figures.map((one) => ((box) => ({ id: one.dataset.block!, left: box.left - room.left, top: box.top - room.top, right: box.right - room.left, bottom: box.bottom - room.top }))(one.querySelector('.in-set')!.getBoundingClientRect())), pictures: figures.map((one) => ({ id: one.dataset.block!, px: one.querySelector('img')!.getBoundingClientRect().width })) };
+  });
+}
+
+test('Random galleries: pictures are as wide as predicted, rows end flush, level columns end level, nothing overlaps', async ({ page, own }) => {
+  test.setTimeout(all ? 1_200_000 : 180_000);
+  const pictures = (await takeIn(own.url, [...ten, 'bunting.svg', 'kite-cut-out.png'])).map((file) => file.id!);
+  await page.route('**/media/**', () => {});
+  const seed = Number(process.env.DEKORO_SEED || 20261128);
+  let look = await make(own, 'Drawn', pictures);
+  const id = await makePage(own.url, 'Home', [set(look.id)]);
+  let [compared, worst, level] = [0, 0, 0];
+  for (let i = 0; i < (all ? 500 : 60); i++) {
+    const random = mulberry(seed + i);
+    const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
+    const one = <T,>(list: T[]) => list[int(0, list.length - 1)]!;
+    const kind = one(['grid', 'rows', 'level', 'even']);
+    look = await lookOf(own, look.id);
+    look.values.items = Array.from({ length: int(1, 14) }, (_, k) => ({ id: `i${k}`, asset: one(pictures) }));
+    look = await change(own, look, {
+      kind, columns: [int(1, 3), int(1, 4), int(1, 6)], targetHeightPx: [int(60, 200), int(100, 260), int(100, 320)], gutterPx: int(0, 60), shape: one(['', '1:1', '3:2', '4:5']), whole: random() < 0.4,
+      align: one(['top', 'middle', 'bottom']), captions: one(['none', 'over', 'pointing']), captionsFrom: 'title',
+    });
+    await page.goto(`${own.url}/proof/${id}`, { waitUntil: 'domcontentloaded' });
+    await page.waitForFunction(() => getComputedStyle(document.querySelector('.page')!).containerType === 'inline-size');
+    const where = JSON.stringify({ i, ...look.values.gallery });
+    for (const width of all ? [320, 390, 699, 700, 820, 1183, 1184, 1280, 1920, 2560] : [390, 820, 1280, one([320, 699, 700, 1183, 1184, 1920])]) {
+      await page.setViewportSize({ width, height: 900 });
+      const { width: room, boxes, pictures: drawn } = await standing(page);
+      const told = (await (await fetch(`${own.url}/api/pages/${id}/forecast?viewportPx=${width}&pixelRatio=1`)).json()) as { blockId: string; slotCssPx: number }[];
+      expect(drawn).toHaveLength(look.values.items.length);
+      for (const { id: block, px } of drawn) {
+        compared++;
+        const off = Math.abs(px - told.find((t) => t.blockId === block)!.slotCssPx);
+        worst = Math.max(worst, off);
+        expect(off, `${where} ${block} at ${width}`).toBeLessThan(1);
+      }
+      for (const [a, b] of boxes.flatMap((a, k) => boxes.slice(k + 1).map((b) => [a, b] as const)))
+        expect(a.right <= b.left + 0.5 || b.right <= a.left + 0.5 || a.bottom <= b.top + 0.5 || b.bottom <= a.top + 0.5, `${where}: ${a.id} over ${b.id} at ${width}`).toBe(true);
+      for (const box of boxes) expect(box.left > -1 && box.right < room + 1, `${where}: ${box.id} out at ${width}`).toBe(true);
+      if (kind === 'rows') {
+        const tops = [...new Set(boxes.map((box) => Math.round(box.top)))].sort((x, y) => x - y);
+        for (const top of tops.slice(0, -1)) {
+          const row = boxes.filter((box) => Math.abs(box.top - top) < 2);
+          expect(Math.abs(Math.max(...row.map((box) => box.right)) - room), `${where}: row at ${top} ends flush at ${width}`).toBeLessThan(1);
+          expect(Math.max(...row.map((box) => box.bottom)) - Math.min(...row.map((box) => box.bottom))).toBeLessThan(1);
+        }
+      }
+      if (kind === 'level') {
+        const ends = [...new Set(boxes.map((box) => Math.round(box.left)))].map((left) => Math.max(...boxes.filter((box) => Math.abs(box.left - left) < 2).map((box) => box.bottom)));
+        const isLevel = Math.max(...ends) - Math.min(...ends) < 1;
+        if (isLevel) level++;
+      }
+    }
+  }
+  console.log(`Random galleries: ${compared} widths of pictures compared, worst ${worst.toFixed(2)} px; ${level} sets of columns level`);
+  expect(compared).toBeGreaterThan(1000);
+});
