@@ -491,7 +491,7 @@ test('A first-time editor sets a picture beside text and links it: to a mended a
   await sheet.getByLabel('or a file of the library').selectOption({ index: 1 });
   await expect(where).toHaveValue('/files/care-of-lines.txt');
   expect(await live()).toBe('../files/care-of-lines.txt');
-  await sheet.getByLabel('A click leads to').selectOption('the large file');
+  await sheet.getByLabel('A click leads to').selectOption('the larger view');
   expect(await live()).toMatch(/^\.\.\/media\/.+\.jpg$/);
   const html = await (await fetch(`${own.url}/live/reels/`)).text();
   expect(html).toContain('alt="A wooden reel with red line"');

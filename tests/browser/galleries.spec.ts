@@ -51,7 +51,8 @@ test('Ten pictures of this computer become a gallery with larger view, and visit
   await expect.poll(async () => (await arrangements(own)).arrangements.map((one) => [one.name, one.count, one.usedIn.map((p) => p.title).join()])).toEqual([['Gallery on Home', 10, 'Home']]);
   await publish(own.url);
 
-  const visit = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const visit = await context.newPage();
   const wrong: string[] = [];
   visit.on('console', (message) => message.type() === 'error' && wrong.push(message.text()));
   await visit.goto(`${own.url}/live/`);
@@ -82,7 +83,7 @@ test('Ten pictures of this computer become a gallery with larger view, and visit
   await expect(view).toBeHidden();
   expect(visit.url()).toBe(`${own.url}/live/`);
   expect(wrong).toEqual([]);
-  await visit.close();
+  await context.close();
 
   const hand = await browser.newPage({ viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true });
   await hand.goto(`${own.url}/live/`);
@@ -159,7 +160,7 @@ test('An arrangement changed by itself shows on both pages that have it; one tha
   await expect(stage.locator('.set img')).toHaveCount(3);
   await page.getByLabel('Name', { exact: true }).fill('');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('alert')).toContainText('Give the arrangement a name');
+  await expect(page.getByRole('alert').filter({ hasText: /./ })).toContainText('Give the arrangement a name');
   await page.getByLabel('Name', { exact: true }).fill('Kites');
   await page.keyboard.press('Tab');
   await expect.poll(async () => (await lookOf(own, made.id)).values.name).toBe('Kites');
@@ -215,6 +216,9 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
     await page.goto(`${own.url}/proof/${id}`, { waitUntil: 'domcontentloaded' });
     await page.waitForFunction(() => getComputedStyle(document.querySelector('.page')!).containerType === 'inline-size');
     const where = JSON.stringify({ i, ...look.values.gallery });
+    const notices = ((await (await fetch(`${own.url}/api/publish`)).json()) as { pages: { notices: string[] }[] }).pages[0]!.notices;
+    const calledLevel = kind === 'level' && !notices.some((notice) => notice.includes('cannot be made to end level'));
+    if (calledLevel) level++;
     for (const width of all ? [320, 390, 699, 700, 820, 1183, 1184, 1280, 1920, 2560] : [390, 820, 1280, one([320, 699, 700, 1183, 1184, 1920])]) {
       await page.setViewportSize({ width, height: 900 });
       const { width: room, boxes, pictures: drawn } = await standing(page);
@@ -224,11 +228,11 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
         compared++;
         const off = Math.abs(px - told.find((t) => t.blockId === block)!.slotCssPx);
         worst = Math.max(worst, off);
-        expect(off, `${where} ${block} at ${width}`).toBeLessThan(1);
+        if (off >= 1) throw new Error(`${where}: ${block} is ${off.toFixed(2)} px off at ${width}`);
       }
-      for (const [a, b] of boxes.flatMap((a, k) => boxes.slice(k + 1).map((b) => [a, b] as const)))
-        expect(a.right <= b.left + 0.5 || b.right <= a.left + 0.5 || a.bottom <= b.top + 0.5 || b.bottom <= a.top + 0.5, `${where}: ${a.id} over ${b.id} at ${width}`).toBe(true);
-      for (const box of boxes) expect(box.left > -1 && box.right < room + 1, `${where}: ${box.id} out at ${width}`).toBe(true);
+      const over = boxes.flatMap((a, k) => boxes.slice(k + 1).filter((b) => a.right > b.left + 0.5 && b.right > a.left + 0.5 && a.bottom > b.top + 0.5 && b.bottom > a.top + 0.5).map((b) => `${a.id} over ${b.id}`));
+      const out = boxes.filter((box) => box.left < -1 || box.right > room + 1).map((box) => `${box.id} out`);
+      expect([...over, ...out], `${where} at ${width}`).toEqual([]);
       if (kind === 'rows') {
         const tops = [...new Set(boxes.map((box) => Math.round(box.top)))].sort((x, y) => x - y);
         for (const top of tops.slice(0, -1)) {
@@ -239,11 +243,11 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
       }
       if (kind === 'level') {
         const ends = [...new Set(boxes.map((box) => Math.round(box.left)))].map((left) => Math.max(...boxes.filter((box) => Math.abs(box.left - left) < 2).map((box) => box.bottom)));
-        const isLevel = Math.max(...ends) - Math.min(...ends) < 1;
-        if (isLevel) level++;
+        if (calledLevel) expect(Math.max(...ends) - Math.min(...ends), `${where} ends level at ${width}`).toBeLessThan(1);
       }
     }
   }
   console.log(`Random galleries: ${compared} widths of pictures compared, worst ${worst.toFixed(2)} px; ${level} sets of columns level`);
   expect(compared).toBeGreaterThan(1000);
+  expect(level).toBeGreaterThan(all ? 20 : 3);
 });
