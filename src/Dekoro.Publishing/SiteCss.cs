@@ -83,7 +83,7 @@ public static class SiteCss
     {
         var parts = new List<string>();
         if (set.BelowPx > 0) parts.Add("--room:" + Px(set.BelowPx));
-        if (set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("cqi")));
+        if (set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("%")));
         if (set.Gallery is { Whole: true, ShapeOfCells: { } shape }) parts.Add($"--cell:{shape.ToString().Replace(':', '/')}");
         return string.Join(';', parts);
     }

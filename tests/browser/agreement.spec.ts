@@ -143,7 +143,7 @@ async function ladders(url: string, name: string, mostForOne: number) {
 
 test.describe('the demo site', () => {
   test('expects little more bytes than files of exactly the size wanted', async ({ demoUrl }) => {
-    await ladders(demoUrl, 'the demo', 5);
+    await ladders(demoUrl, 'the demo', 6);
   });
 
   test('every picture is as wide as predicted at every width, and sizes say so', async ({ page, demoUrl }) => {
