@@ -19,9 +19,11 @@ public sealed class Arrangements(Database database)
         c.Run("INSERT INTO arrangement (id, content, changed_at) VALUES ($id, $content, $now)", ("$id", id), ("$content", content), ("$now", Written(now))));
 
     /// <returns>False where it is no longer at <paramref name="version"/>, or gone.</returns>
-    public bool Save(string id, long version, string content, DateTimeOffset now) => database.Write(c => c.Run(
+    public bool Save(string id, long version, string content, DateTimeOffset now) => database.Write(c => Save(c, id, version, content, now));
+
+    internal static bool Save(SqliteConnection c, string id, long version, string content, DateTimeOffset now) => c.Run(
         "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id = $id AND version = $version",
-        ("$id", id), ("$version", version), ("$content", content), ("$now", Written(now)))) == 1;
+        ("$id", id), ("$version", version), ("$content", content), ("$now", Written(now))) == 1;
 
     public bool Remove(string id) => database.Write(c => c.Run("DELETE FROM arrangement WHERE id = $id", ("$id", id))) == 1;
 

@@ -69,8 +69,12 @@ public sealed class Pages(Database database)
 
     /// <summary>Keeps several drafts at once, or none of them.</summary>
     /// <returns>False where one of them is no longer at its version.</returns>
-    public bool SaveDrafts(IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, string by, DateTimeOffset now) => database.Write(c =>
+    /// <param name="arrangements">Kept with them, in the same step.</param>
+    public bool SaveDrafts(
+        IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, string by, DateTimeOffset now,
+        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null) => database.Write(c =>
     {
+        if ((arrangements ?? []).Any(a => c.One<long>("SELECT count(*) FROM arrangement WHERE id = $id AND version = $version", ("$id", a.Id), ("$version", a.Version)) == 0)) return false;
         if (drafts.Any(d => c.One<long>("SELECT count(*) FROM page WHERE id = $id AND version = $version", ("$id", d.Id), ("$version", d.Version)) == 0)) return false;
         foreach (var (id, _, draft) in drafts)
         {
@@ -81,6 +85,7 @@ public sealed class Pages(Database database)
             PageStates.Record(c, id, by, now);
             SentDrafts.Record(c, id);
         }
+        foreach (var (id, version, content) in arrangements ?? []) Arrangements.Save(c, id, version, content, now);
         return true;
     });
 

@@ -6,12 +6,36 @@ using Dekoro.Core.Widths;
 namespace Dekoro.Core.Arrangements;
 
 /// <summary>A set of pictures with its running order, used on any number of pages and changed once for all of them.</summary>
-public sealed record Arrangement(string Id, string Name, Gallery Gallery, ImmutableArray<ArrangementItem> Items)
+/// <param name="Follows">A search line: what the library holds of it stands here, and what comes later too; null where the pictures are chosen.</param>
+public sealed record Arrangement(string Id, string Name, Gallery Gallery, ImmutableArray<ArrangementItem> Items, string? Follows = null)
 {
     public const int MostItems = 2000;
 
     /// <summary>What visitors see of it, in order.</summary>
     public IEnumerable<ArrangementItem> Shown => Items.Where(i => i.IsOn);
+
+    /// <summary>The same with just these pictures, in this order; what was said of one of them stays with it.</summary>
+    public Arrangement Holding(IEnumerable<string> assetIds)
+    {
+        var said = Items.DistinctBy(i => i.AssetId).ToDictionary(i => i.AssetId);
+        return this with { Items = [.. assetIds.Distinct().Take(MostItems).Select(id => said.GetValueOrDefault(id) ?? new("f" + id, id, true, new(false, null), null, new(FigureLinkKind.None)))] };
+    }
+
+    /// <summary>
+    /// Pictures whose shape stands out among the others: further from the middle one than <see cref="OddShape"/> times. One shape for all cells
+    /// makes them alike.
+    /// </summary>
+    /// <param name="shapeOf">Width over height; null where nothing is known.</param>
+    public ImmutableArray<string> Uneven(Func<string, double?> shapeOf)
+    {
+        var shapes = Shown.Select(i => (i.Id, Shape: shapeOf(i.AssetId))).Where(s => s.Shape is not null).Select(s => (s.Id, Log: Math.Log(s.Shape!.Value))).ToList();
+        if (shapes.Count < LeastToCompare) return [];
+        var middle = shapes.Select(s => s.Log).Order().ElementAt(shapes.Count / 2);
+        return [.. shapes.Where(s => Math.Abs(s.Log - middle) > Math.Log(OddShape)).Select(s => s.Id)];
+    }
+
+    private const double OddShape = 1.6;
+    private const int LeastToCompare = 3;
 }
 
 /// <param name="Id">Within the arrangement; stays with it for good.</param>

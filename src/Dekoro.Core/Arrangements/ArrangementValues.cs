@@ -3,6 +3,7 @@ using System.Globalization;
 using System.Text.Json;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
+using Dekoro.Core.Library;
 using Dekoro.Core.Widths;
 
 namespace Dekoro.Core.Arrangements;
@@ -11,11 +12,12 @@ namespace Dekoro.Core.Arrangements;
 public sealed record ArrangementReading(Arrangement? Arrangement, string? Field, string? Sentence);
 
 /// <summary>An arrangement as it is kept and sent: choices by name, shapes as 3:2.</summary>
-public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items)
+/// <param name="Follows">A search line; empty or null where the pictures are chosen.</param>
+public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null)
 {
-    private const int MostName = 100, MostWords = 5000, MostId = 40;
+    private const int MostName = 100, MostWords = 5000, MostId = 40, MostLine = 500;
 
-    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)]);
+    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows);
 
     public static ArrangementValues Read(string json) => JsonSerializer.Deserialize<ArrangementValues>(json, DocumentReader.Values)!;
 
@@ -28,8 +30,10 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
         if (Gallery.Check() is { Sentence: { } sentence } wrong) return Refused(wrong.Field!, sentence);
         if (Items.Count > Arrangement.MostItems) return Refused("items", string.Create(CultureInfo.InvariantCulture, $"An arrangement holds at most {Arrangement.MostItems} pictures: make two of it."));
         if (Items.FirstOrDefault(i => (i.Alt ?? i.Caption ?? i.LinkTarget).Length > MostWords) is not null) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
+        var follows = LibraryQuery.Read(Follows ?? "").Written;
+        if (follows.Length > MostLine) return Refused("follows", $"A search line holds at most {MostLine} characters: shorten it.");
         var ids = new HashSet<string>();
-        return new(new(id, name, Gallery.Check().Gallery!, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))]), null, null);
+        return new(new(id, name, Gallery.Check().Gallery!, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null), null, null);
 
         // Ids that are missing, strange or taken are made anew.
         string IdOf(ItemValues item, int i)

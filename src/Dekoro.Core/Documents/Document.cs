@@ -143,10 +143,12 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
     /// <summary>As it is now; null while it is not looked up, and where it is no more.</summary>
     public Arrangement? Arrangement { get; init; }
 
+    public string FigureIdOf(ArrangementItem item) => Id + "-" + item.Id;
+
     /// <summary>Its pictures, as ones that are placed: each goes by the block's id and its own.</summary>
     public ImmutableArray<FigureBlock> Figures => Arrangement is not { } set ? [] :
     [
-        .. set.Shown.Select(item => new FigureBlock(Id + "-" + item.Id, item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.Gallery.Whole ? null : set.Gallery.ShapeOfCells),
+        .. set.Shown.Select(item => new FigureBlock(FigureIdOf(item), item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.Gallery.Whole ? null : set.Gallery.ShapeOfCells),
             item.Alt, item.Caption ?? new CaptionChoice(set.Gallery.CaptionsFrom),
             item.Link.Kind == FigureLinkKind.None && set.Gallery.OpensLarger ? new LinkChoice(FigureLinkKind.LargeFile) : item.Link)),
     ];

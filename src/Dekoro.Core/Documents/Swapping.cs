@@ -1,3 +1,5 @@
+using Dekoro.Core.Arrangements;
+
 namespace Dekoro.Core.Documents;
 
 /// <summary>Puts another picture into places where one stands.</summary>
@@ -9,4 +11,10 @@ public static class Swapping
         document.WithFigures(figure => altByBlock.TryGetValue(figure.Id, out var alt)
             ? figure.WithAsset(fromAsset, toAsset) with { Alt = figure.AssetId == fromAsset ? figure.Alt with { Own = alt } : figure.Alt }
             : figure);
+
+    /// <param name="altByItem">The items that change, by id, each with its own words from then on; null takes the library's.</param>
+    public static Arrangement Swap(Arrangement set, string toAsset, IReadOnlyDictionary<string, string?> altByItem) => set with
+    {
+        Items = [.. set.Items.Select(item => altByItem.TryGetValue(item.Id, out var alt) ? item with { AssetId = toAsset, Alt = item.Alt with { Own = alt } } : item)],
+    };
 }

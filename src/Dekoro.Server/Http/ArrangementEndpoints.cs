@@ -15,8 +15,9 @@ public sealed record ArrangementList(IReadOnlyList<ArrangementItemInList> Arrang
 
 public sealed record PageTitle(string Id, string Title);
 
+/// <param name="Uneven">Ids of items whose shape stands out among the others, where the cells are not of one shape.</param>
 /// <param name="Titles">Of its pictures, as the library has them; one that is missing is no longer there.</param>
-public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, string> Titles, IReadOnlyList<PageTitle> UsedIn);
+public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, string> Titles, IReadOnlyList<PageTitle> UsedIn, IReadOnlyList<string> Uneven);
 
 /// <param name="Pictures">In their order.</param>
 public sealed record NewArrangement(string Name, IReadOnlyList<string> Pictures);
@@ -32,6 +33,7 @@ internal static class ArrangementEndpoints
         api.MapPost("/arrangements", Make).WithSummary("Makes a gallery of some pictures, right without touching anything.");
         api.MapGet("/arrangements/{id}", Find).WithSummary("An arrangement, and where it is used.");
         api.MapPut("/arrangements/{id}", Change).WithSummary("Changes an arrangement on all pages that show it; a stale If-Match is answered with 409 and how it is now.");
+        api.MapGet("/arrangements/{id}/out", Out).WithSummary("The arrangement taken out: as JSON with the words of its pictures, or as HTML of figures, to be read in elsewhere.");
         api.MapDelete("/arrangements/{id}", Remove).WithSummary("Takes away an arrangement that no page shows; its pictures stay in the library.");
     }
 
@@ -77,6 +79,25 @@ internal static class ArrangementEndpoints
         return TypedResults.Ok(LookOf(id, workspace, book)!);
     }
 
+    private static async Task<IResult> Out(string id, string format, Workspace workspace, PlanBook book, Looking looking, HttpRequest request)
+    {
+        if (book.ArrangementOf(id) is not { } set) return NoArrangement();
+        var page = book.Whole(new PageSource("out-" + id, set.Name, "out", "", new Document([new ArrangementBlock("set", id, SizeRole.Wide)])));
+        if (format == "html") return await looking.MarkupAsync(page, "set") is { } html ? Results.Text(html, "text/html") : Problems.Of(409, "There is nothing to take out: add pictures first.");
+        if (format != "json") return Problems.Of(400, "An arrangement is taken out as html or json.", "format");
+        var facts = book.Facts(page);
+        var pictures = PagePlanner.Plan(page, facts).Sets.Values.SelectMany(s => s.Figures).Where(f => facts.Pictures.ContainsKey(f.AssetId)).Select(f => (Figure: f, Picture: facts.Pictures[f.AssetId]));
+        return Results.Json(new
+        {
+            set.Name,
+            Pictures = pictures.Select(p => new
+            {
+                File = $"{request.Scheme}://{request.Host}/media/original/{p.Picture.Id}", p.Picture.Size.Width, p.Picture.Size.Height, p.Picture.Words.Title,
+                Alt = p.Figure.Alt.Decorative ? "" : p.Figure.Alt.Own ?? p.Picture.Words.Alt, Caption = PagePlanner.CaptionOf(p.Figure, p.Picture),
+            }),
+        });
+    }
+
     private static Results<NoContent, ProblemHttpResult> Remove(string id, Workspace workspace, PlanBook book, Events events)
     {
         var pages = book.PagesByArrangement()[id].Select(p => p.Title).ToList();
@@ -91,7 +112,8 @@ internal static class ArrangementEndpoints
     private static ArrangementLook? LookOf(string id, Workspace workspace, PlanBook book)
     {
         if (workspace.Arrangements.Find(id) is not { } row || book.ArrangementOf(id) is not { } set) return null;
-        var titles = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id, a => a.Facts.Words.Title);
-        return new(id, row.Version, ArrangementValues.Of(set), titles, [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))]);
+        var facts = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id, a => a.Facts);
+        return new(id, row.Version, ArrangementValues.Of(set), facts.ToDictionary(f => f.Key, f => f.Value.Words.Title), [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
+            set.Gallery is { Kind: GalleryKind.Grid, ShapeOfCells: null } ? [.. set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value)] : []);
     }
 }

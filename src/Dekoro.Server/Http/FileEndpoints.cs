@@ -262,5 +262,5 @@ internal static class FileEndpoints
             [.. twins ?? []], asset.AwaySince, asset.AwaySince?.AddDays(Leaving.WaitDays), asset.AddedBy, asset.Colours ?? [], asset.OwnAddress);
     }
 
-    internal static string SizeOf(FigureSize size) => size switch { FigureSize.ByPx px => $"{px.CssPx} px", FigureSize.ByRole role => Remedy.NameOf(role.Role), FigureSize.Behind => "behind a band", FigureSize.InLine => "a line of text", _ => "a cell" };
+    internal static string SizeOf(FigureSize size) => size switch { FigureSize.ByPx px => $"{px.CssPx} px", FigureSize.ByRole role => Remedy.NameOf(role.Role), FigureSize.Behind => "behind a band", FigureSize.InLine => "a line of text", FigureSize.InSet => "an arrangement", _ => "a cell" };
 }

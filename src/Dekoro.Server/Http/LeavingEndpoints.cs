@@ -97,20 +97,16 @@ internal static class LeavingEndpoints
     }
 
     private static Results<Ok<Merged>, ProblemHttpResult> MergeInto(
-        string id, Merge merge, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
+        string id, Merge merge, Workspace workspace, PlanBook book, Swaps swaps, Events events, BackgroundWork background, TimeProvider clock)
     {
         if (workspace.Assets.Find(id) is not { } from || workspace.Assets.Find(merge.Into) is not { AwaySince: null } into) return Problems.NoPicture();
         if (from.Id == into.Id) return Problems.Of(400, "These are one picture already.", "into");
         var places = book.PlacesByPicture()[id].ToList();
-        var pages = places.GroupBy(p => p.Page.Id).Select(g => (g.First().Page, Alts: g.ToDictionary(p => p.Figure.Id, p => p.Figure.Alt.Own))).ToList();
         // Words said for a place alone stay with the place: the picture shows the same.
-        var kept = pages.Count == 0 || workspace.Pages.SaveDrafts(
-            [.. pages.Select(p => (p.Page.Id, p.Page.Version, DocumentWriter.Write(Swapping.Swap(book.DocumentOf(p.Page), id, into.Id, p.Alts)).ToJsonString()))], person.Now, clock.GetUtcNow());
-        if (!kept) return Problems.Of(409, "A page was changed at the same moment, so nothing was done: try it again.");
+        if (swaps.Carry(id, into.Id, [.. places.Select(p => (p.Page, p.Figure.Id, p.Figure.Alt.Own))]) is null) return Problems.Of(409, "A page was changed at the same moment, so nothing was done: try it again.");
         workspace.Assets.ChangeWords([(into.Id, into.Version, Merging.Words(into.Facts.Words, from.Facts.Words))]);
         workspace.Assets.MoveAddress(id, into.Id);
         workspace.Assets.TakeAway(id, clock.GetUtcNow());
-        foreach (var (page, _) in pages) events.Send("page", new { id = page.Id, version = page.Version + 1 });
         events.Send("library", new { id });
         background.Prepare();
         return TypedResults.Ok(new Merged(places.Count));

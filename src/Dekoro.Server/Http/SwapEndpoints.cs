@@ -1,4 +1,3 @@
-using Dekoro.Core.Documents;
 using Dekoro.Core.Planning;
 using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -40,20 +39,17 @@ internal static class SwapEndpoints
         ]);
     }
 
-    private static Results<Ok<Swapped>, ProblemHttpResult> Carry(string id, Swap swap, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
+    private static Results<Ok<Swapped>, ProblemHttpResult> Carry(string id, Swap swap, Workspace workspace, PlanBook book, Swaps swaps, Events events, BackgroundWork background)
     {
         if (workspace.Assets.Find(swap.With) is null) return Problems.NoPicture();
         if (swap.With == id) return Problems.Of(400, "That is the picture that stands there already: choose another.", "with");
         var named = swap.Places?.ToDictionary(p => (p.PageId, p.BlockId), p => p.Alt);
         var places = book.PlacesByPicture()[id].Where(p => named is null || named.ContainsKey((p.Page.Id, p.Figure.Id))).ToList();
         if (places.Count == 0) return Problems.Of(409, "This picture stands nowhere any more, so nothing was swapped.");
-        var pages = places.GroupBy(p => p.Page.Id).Select(g => (g.First().Page, Alts: g.ToDictionary(p => p.Figure.Id, p => named?[(p.Page.Id, p.Figure.Id)]))).ToList();
-        var kept = workspace.Pages.SaveDrafts(
-            [.. pages.Select(p => (p.Page.Id, p.Page.Version, DocumentWriter.Write(Swapping.Swap(book.DocumentOf(p.Page), id, swap.With, p.Alts)).ToJsonString()))], person.Now, clock.GetUtcNow());
-        if (!kept) return Problems.Of(409, "A page was changed at the same moment, so nothing was swapped: try it again.");
-        foreach (var (page, _) in pages) events.Send("page", new { id = page.Id, version = page.Version + 1 });
+        if (swaps.Carry(id, swap.With, [.. places.Select(p => (p.Page, p.Figure.Id, named?[(p.Page.Id, p.Figure.Id)]))]) is not { } pages)
+            return Problems.Of(409, "A page was changed at the same moment, so nothing was swapped: try it again.");
         events.Send("library", new { id });
         background.Prepare();
-        return TypedResults.Ok(new Swapped(places.Count, pages.Count, new Swap(id, [.. places.Select(p => new SwappedPlace(p.Page.Id, p.Figure.Id, p.Figure.Alt.Own))])));
+        return TypedResults.Ok(new Swapped(places.Count, pages, new Swap(id, [.. places.Select(p => new SwappedPlace(p.Page.Id, p.Figure.Id, p.Figure.Alt.Own))])));
     }
 }

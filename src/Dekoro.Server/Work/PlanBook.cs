@@ -30,7 +30,11 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     /// <summary>The same page with its arrangements looked up.</summary>
     public PageSource Whole(PageSource page) => page with { Document = page.Document.WithArrangements(ArrangementOf) };
 
-    public Arrangement? ArrangementOf(string id) => workspace.Arrangements.Find(id) is not { } row ? null
+    /// <summary>As it is now; one that follows a search line holds what the library has of it.</summary>
+    public Arrangement? ArrangementOf(string id) => KeptArrangement(id) is not { Follows: { } line } set ? KeptArrangement(id)
+        : set.Holding(workspace.Assets.Search(LibraryQuery.Read(line), [], 0, Arrangement.MostItems).Page.Select(a => a.Id));
+
+    private Arrangement? KeptArrangement(string id) => workspace.Arrangements.Find(id) is not { } row ? null
         : _arrangements.GetOrAdd((row.Id, row.Version), _ =>
         {
             foreach (var old in _arrangements.Keys.Where(k => k.Id == id && k.Version < row.Version)) _arrangements.TryRemove(old, out var _);
@@ -82,7 +86,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.SelectMany(f => f.Assets).Distinct()])
             .OrderBy(a => a.Id, StringComparer.Ordinal)
             .Select(a => new { a.Id, a.Facts.Edition, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
-        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures, Style = workspace.Style.Mark, Arrangements = DocumentOf(page).Arrangements.Select(a => a.ArrangementId).Distinct().Select(id => workspace.Arrangements.Find(id)?.Content) });
+        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures, Style = workspace.Style.Mark, Arrangements = DocumentOf(page).Arrangements.Select(a => a.ArrangementId).Distinct().Select(id => ArrangementOf(id) is { } set ? ArrangementValues.Of(set).Write() : null) });
     }
 
     /// <summary>Addresses of the other files on the public site, from its root, by id; what is taken away has none.</summary>

@@ -124,6 +124,17 @@ public sealed class GalleryLayoutTests
         Assert.All(layout.Boxes.Take(3), b => Assert.Equal(50, b.Before.At(500), 0.1));
     }
 
+    [Fact]
+    public void Of_nine_wide_pictures_the_one_upright_stands_out_and_of_two_none()
+    {
+        Arrangement Set(params string[] assets) => new("a", "A", Gallery.Usual, [.. assets.Select((asset, i) => new ArrangementItem($"i{i}", asset, true, new(false, null), null, new(FigureLinkKind.None)))]);
+        double? Shape(string asset) => asset == "tall" ? 0.6 : 1.5;
+        Assert.Equal(["i3"], Set("a", "b", "c", "tall", "d", "e", "f", "g", "h").Uneven(Shape));
+        Assert.Empty(Set("a", "tall").Uneven(Shape));
+        var followed = Set("a", "b").Holding(["b", "new", "b"]);
+        Assert.Equal(["i1", "fnew"], followed.Items.Select(i => i.Id));
+    }
+
     [Theory]
     [InlineData(0, 3, 1, false, new int[0])]
     [InlineData(2, 3, 3, true, new[] { 0 })]

@@ -11,6 +11,8 @@
   /** While one is dragged, the order is only shown. */
   let dragged = $state.raw<Item[] | null>(null);
   const items = $derived(dragged ?? opened.wish!.items);
+  /** One that follows a search line has the library's order. */
+  const follows = $derived(Boolean(opened.wish!.follows));
   let chosen = $state<string | null>(null);
   const item = $derived(opened.wish!.items.find((one) => one.id === chosen));
   const without = (id: string) => opened.setItems(opened.wish!.items.filter((one) => one.id !== id));
@@ -23,6 +25,7 @@
   use:dndzone={{
     items: [...items],
     flipDurationMs: 120,
+    dragDisabled: follows,
     dropTargetStyle: {},
     zoneTabIndex: -1,
     zoneItemTabIndex: -1,
@@ -50,7 +53,7 @@
             : ''}"
         />
       </button>
-      <div class="flex items-center justify-between">
+      <div class="flex items-center justify-between {follows ? 'hidden' : ''}">
         <button
           class="dk-button bare"
           aria-label="Move “{title}” earlier"

@@ -271,6 +271,11 @@ export class Desk {
     this.setAttributes(id, change);
   }
 
+  /** Arrangements may follow the library. */
+  get hasSets() {
+    return [...this.pieces, ...this.inner].some((piece) => piece.arrangement);
+  }
+
   /** Whether a picture stands anywhere on the page, at whatever width, or behind words. */
   holds(asset: string) {
     let found = false;

@@ -45,7 +45,7 @@
       on('page', (sent) => sent.id === id && void desk?.heard(sent.version)),
       on('site', async () => desk?.restyled(await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 }))),
       // Words or a keep area changed in the library show here at once.
-      on('library', (sent) => sent.id && desk?.holds(sent.id) && void desk.askLook()),
+      on('library', (sent) => sent.id && (desk?.holds(sent.id) || desk?.hasSets) && void desk.askLook()),
     ];
     return () => offs.forEach((off) => off());
   });

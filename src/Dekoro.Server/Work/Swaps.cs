@@ -1,0 +1,37 @@
+using Dekoro.Core.Arrangements;
+using Dekoro.Core.Documents;
+using Dekoro.Storage;
+
+namespace Dekoro.Server.Work;
+
+/// <summary>Another picture in places of one: in the drafts of pages, and in the arrangements that stand on them, all at once or not at all.</summary>
+public sealed class Swaps(Workspace workspace, PlanBook book, Events events, Person person, TimeProvider clock)
+{
+    /// <param name="places">Each with the words it has of its own from then on; null takes the library's.</param>
+    /// <returns>The pages that show it; null where something was changed at the same moment, and nothing was done.</returns>
+    public int? Carry(string from, string to, IReadOnlyCollection<(PageRow Page, string BlockId, string? Alt)> places)
+    {
+        var inSets = new Dictionary<string, Dictionary<string, string?>>();
+        var drafts = new List<(string Id, long Version, string Draft)>();
+        var pages = places.GroupBy(p => p.Page.Id).ToList();
+        foreach (var onPage in pages)
+        {
+            var (page, document) = (onPage.First().Page, book.DocumentOf(onPage.First().Page));
+            var alts = onPage.ToDictionary(p => p.BlockId, p => p.Alt);
+            foreach (var set in document.Arrangements)
+            {
+                foreach (var item in set.Arrangement?.Items.Where(i => alts.Remove(set.FigureIdOf(i), out _)) ?? [])
+                {
+                    if (!inSets.TryGetValue(set.ArrangementId, out var items)) inSets[set.ArrangementId] = items = [];
+                    items[item.Id] = onPage.First(p => p.BlockId == set.FigureIdOf(item)).Alt;
+                }
+            }
+            if (alts.Count > 0) drafts.Add((page.Id, page.Version, DocumentWriter.Write(Swapping.Swap(document, from, to, alts)).ToJsonString()));
+        }
+        var sets = inSets.Select(s => (Row: workspace.Arrangements.Find(s.Key)!, Set: Swapping.Swap(book.ArrangementOf(s.Key)!, to, s.Value))).ToList();
+        if (!workspace.Pages.SaveDrafts(drafts, person.Now, clock.GetUtcNow(), [.. sets.Select(s => (s.Row.Id, s.Row.Version, ArrangementValues.Of(s.Set).Write()))])) return null;
+        foreach (var (id, version, _) in drafts) events.Send("page", new { id, version = version + 1 });
+        foreach (var (row, _) in sets) events.Send("arrangement", new { id = row.Id, version = row.Version + 1 });
+        return pages.Count;
+    }
+}

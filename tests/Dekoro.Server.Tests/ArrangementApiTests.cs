@@ -1,0 +1,103 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace Dekoro.Server.Tests;
+
+/// <summary>Arrangements are kept by themselves, shown on pages, and their pictures are pictures of those pages.</summary>
+public sealed class ArrangementApiTests(ServerFixture server) : IClassFixture<ServerFixture>
+{
+    private static CancellationToken Stop => TestContext.Current.CancellationToken;
+
+    private static object Block(string arrangement) => new { type = "arrangement", attrs = new { id = "set", arrangement, reach = "wide" } };
+
+    private async Task<HttpResponseMessage> PutAsync(JsonNode look, Action<JsonNode> change, long? version = null)
+    {
+        var values = look["values"]!.DeepClone();
+        change(values);
+        using var request = new HttpRequestMessage(HttpMethod.Put, $"/api/arrangements/{look["id"]}") { Content = JsonContent.Create(values) };
+        request.Headers.TryAddWithoutValidation("If-Match", $"\"{version ?? (long)look["version"]!}\"");
+        return await server.Http.SendAsync(request, Stop);
+    }
+
+    [Fact]
+    public async Task What_cannot_be_is_refused_by_field_with_what_is_allowed_and_a_stale_change_writes_over_nothing()
+    {
+        var id = await server.TakeInAsync("bridle-ring.jpg");
+        var made = await server.PostAsync("/api/arrangements", new { name = "Rings", pictures = new[] { id, id } });
+        async Task<string> RefusedAsync(Action<JsonNode> change)
+        {
+            using var answer = await PutAsync(made, change);
+            Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+            var problem = JsonNode.Parse(await answer.Content.ReadAsStringAsync(Stop))!;
+            return $"{problem["field"]}: {problem["detail"]}";
+        }
+        Assert.StartsWith("gutterPx: The gutter is 0 to 60 px.", await RefusedAsync(v => v["gallery"]!["gutterPx"] = -4), StringComparison.Ordinal);
+        Assert.StartsWith("columns: From 1 to 6", await RefusedAsync(v => v["gallery"]!["columns"] = new JsonArray(1, 2, 7)), StringComparison.Ordinal);
+        Assert.StartsWith("targetHeightPx: Rows are 40 to 800", await RefusedAsync(v => v["gallery"]!["targetHeightPx"] = new JsonArray(0, 2, 7)), StringComparison.Ordinal);
+        Assert.StartsWith("shape: A shape is written 3:2", await RefusedAsync(v => v["gallery"]!["shape"] = "wide"), StringComparison.Ordinal);
+        Assert.StartsWith("name: Give the arrangement a name", await RefusedAsync(v => v["name"] = "  "), StringComparison.Ordinal);
+        using (var kept = await PutAsync(made, v => v["name"] = "Ring by ring")) Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
+        using var stale = await PutAsync(made, v => v["name"] = "Mine");
+        Assert.Equal(HttpStatusCode.Conflict, stale.StatusCode);
+        Assert.Equal("Ring by ring", (string)JsonNode.Parse(await stale.Content.ReadAsStringAsync(Stop))!["now"]!["values"]!["name"]!);
+        Assert.Equal("Ring by ring", (string)(await server.GetAsync($"/api/arrangements/{made["id"]}"))["values"]!["name"]!);
+    }
+
+    [Fact]
+    public async Task Its_pictures_are_used_on_its_pages_and_a_swap_reaches_into_it_and_is_put_back()
+    {
+        var (small, large, other) = (await server.TakeInAsync("serpent-small.jpg"), await server.TakeInAsync("the-kite-hall.jpg"), await server.TakeInAsync("two-lanterns.jpg"));
+        var made = await server.PostAsync("/api/arrangements", new { name = "Serpents", pictures = new[] { small, other } });
+        await server.PageAsync("One", Block((string)made["id"]!));
+        await server.PageAsync("Two", Block((string)made["id"]!));
+        var places = (await server.GetAsync($"/api/files/{small}"))["standsIn"]!.AsArray();
+        Assert.Equal(["an arrangement", "an arrangement"], places.Select(p => (string)p!["size"]!));
+        var away = await server.PostAsync("/api/files/away", new { ids = new[] { small } });
+        Assert.Empty(away["away"]!.AsArray());
+        var swapped = await server.PostAsync($"/api/files/{small}/swap", new { with = large });
+        Assert.Equal((2, 2), ((int)swapped["places"]!, (int)swapped["pages"]!));
+        async Task<string[]> HeldAsync() => [.. (await server.GetAsync($"/api/arrangements/{made["id"]}"))["values"]!["items"]!.AsArray().Select(i => (string)i!["asset"]!)];
+        Assert.Equal([large, other], await HeldAsync());
+        Assert.Empty((await server.GetAsync($"/api/files/{small}"))["standsIn"]!.AsArray());
+        await server.PostAsync($"/api/files/{large}/swap", swapped["undo"]!);
+        Assert.Equal([small, other], await HeldAsync());
+    }
+
+    [Fact]
+    public async Task One_that_follows_a_folder_holds_what_comes_into_it_and_keeps_what_was_said_of_each()
+    {
+        var (first, later) = (await server.TakeInAsync("two-kites-on-sand.jpg"), await server.TakeInAsync("running-on-the-sand.jpg"));
+        async Task PutInFolderAsync(string id) => await server.PostAsync("/api/files/change", new { ids = new[] { id }, change = new { folder = "Followed" } });
+        await PutInFolderAsync(first);
+        var made = await server.PostAsync("/api/arrangements", new { name = "Folder", pictures = Array.Empty<string>() });
+        using (var put = await PutAsync(made, v => v["follows"] = "folder:Followed")) Assert.Equal(HttpStatusCode.OK, put.StatusCode);
+        var page = await server.PageAsync("Followers", Block((string)made["id"]!));
+        async Task<JsonArray> ItemsAsync() => (await server.GetAsync($"/api/arrangements/{made["id"]}"))["values"]!["items"]!.AsArray();
+        Assert.Equal(first, (string)Assert.Single(await ItemsAsync())!["asset"]!);
+        using (var said = await PutAsync(await server.GetAsync($"/api/arrangements/{made["id"]}"), v => v["items"]![0]!["alt"] = "Said here")) Assert.Equal(HttpStatusCode.OK, said.StatusCode);
+        await PutInFolderAsync(later);
+        var items = await ItemsAsync();
+        Assert.Equal(new[] { first, later }.Order(), items.Select(i => (string)i!["asset"]!).Order());
+        Assert.Equal("Said here", (string)items.First(i => (string)i!["asset"]! == first)!["alt"]!);
+        Assert.Equal(2, System.Text.RegularExpressions.Regex.Matches(await server.Http.GetStringAsync($"/proof/{page}", Stop), "<img ").Count);
+        var json = JsonNode.Parse(await server.Http.GetStringAsync($"/api/arrangements/{made["id"]}/out?format=json", Stop))!;
+        Assert.Contains("Said here", json["pictures"]!.AsArray().Select(p => (string)p!["alt"]!));
+        Assert.Contains("<figure", await server.Http.GetStringAsync($"/api/arrangements/{made["id"]}/out?format=html", Stop), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_picture_taken_away_meanwhile_leaves_the_others_standing_and_one_without_pictures_is_not_published()
+    {
+        var (kept, gone) = (await server.TakeInAsync("diamond-kite.jpg"), await server.TakeInAsync("line-reel.jpg"));
+        var made = await server.PostAsync("/api/arrangements", new { name = "Pair", pictures = new[] { kept, gone } });
+        var empty = await server.PostAsync("/api/arrangements", new { name = "Nothing", pictures = Array.Empty<string>() });
+        var page = await server.PageAsync("Pairs", Block((string)made["id"]!), ServerFixture.Text("Between."), new { type = "arrangement", attrs = new { id = "none", arrangement = (string)empty["id"]! } });
+        using (var put = await PutAsync(made, v => v["items"]![1]!["asset"] = "no-longer")) Assert.Equal(HttpStatusCode.OK, put.StatusCode);
+        var html = await server.Http.GetStringAsync($"/proof/{page}", Stop);
+        Assert.Single(System.Text.RegularExpressions.Regex.Matches(html, "<img "));
+        Assert.Single(System.Text.RegularExpressions.Regex.Matches(html, "class=\"set "));
+        var change = (await server.GetAsync("/api/publish"))["pages"]!.AsArray().First(p => (string)p!["id"]! == page)!;
+        Assert.Contains("A picture of “Pair” is no longer in the library: the others stand without it.", change["notices"]!.AsArray().Select(n => (string)n!));
+    }
+}
