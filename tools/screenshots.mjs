@@ -28,7 +28,7 @@ const views = {
     only: 'paper',
     then: (page) => page.getByRole('button', { name: 'More', exact: true }).click(),
   },
-  file: { path: '/library/files', only: 'paper', then: (page) => page.getByRole('link', { name: /^Type PDF/ }).click() },
+  arrangement: { path: '/arrangements/kites-of-the-hall', only: 'paper', then: (page) => page.getByRole('button', { name: /^4: / }).click() },
   shelf: { path: '/library/shelf', only: 'paper', then: (page) => page.getByRole('button', { name: 'Stars', exact: true }).click() },
   mail: {
     path: '/library/in',

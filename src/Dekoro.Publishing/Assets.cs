@@ -5,8 +5,8 @@ public static class Assets
 {
     public static IReadOnlyList<string> Fonts { get; } = ["newsreader-latin-wght-normal.woff2", "newsreader-latin-wght-italic.woff2"];
 
-    /// <summary>For pages with a video that another site plays, or one behind words; for those whose pictures open the larger view.</summary>
-    public static IReadOnlyList<string> Scripts { get; } = ["video.js", "larger.js"];
+    /// <summary>For pages with a video that another site plays, or one behind words; for those whose pictures open the larger view; for those with a slider or carousel.</summary>
+    public static IReadOnlyList<string> Scripts { get; } = ["video.js", "larger.js", "slider.js"];
 
     public static byte[] Bytes(string name)
     {

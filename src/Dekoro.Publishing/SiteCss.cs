@@ -46,6 +46,7 @@ public static class SiteCss
             .files th:nth-child(2) { width: {{Px(TypeScale.FileTypePx)}}; }
             .files th:nth-child(3) { width: {{Px(TypeScale.FileSizePx)}}; }
             .fig figcaption { font-size: {{Number(TypeScale.Caption.SizePx / 16)}}rem; line-height: {{Number(TypeScale.Caption.LineHeight)}}; padding-block-start: {{Px(TypeScale.CaptionSpacePx)}}; }
+            .slider:not(.slider-still) { padding-block-end: {{Px(SetPlan.BarPx)}}; }
             .cell.over { padding: {{Px(PageLayout.CellPaddingPx)}}; }
             .button { padding: {{Px(TypeScale.ButtonBlockPx)}} {{Px(TypeScale.ButtonInlinePx)}}; border-width: {{Px(TypeScale.ButtonLinePx)}}; }
             .band { padding-block: {{Px(PageLayout.BandPaddingPx)}}; padding-inline: max(var(--pad), calc((100cqi - {{Px(style.ColumnPx)}}) / 2)); }
@@ -66,7 +67,7 @@ public static class SiteCss
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .cells > * { min-height: var(--least-{{Name(c)}}, 0); }
                   .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
-                  .set-items > li, .set-columns > ul { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
+                  .set-items > li, .set-columns > ul, .slides > li { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
                   .beside-{{Name(c)}}:is(.fig-right, .{{Name(c)}}-right) { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }
@@ -83,8 +84,8 @@ public static class SiteCss
     {
         var parts = new List<string>();
         if (set.BelowPx > 0) parts.Add("--room:" + Px(set.BelowPx));
-        if (set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("%")));
-        if (set.Gallery is { Whole: true, ShapeOfCells: { } shape }) parts.Add($"--cell:{shape.ToString().Replace(':', '/')}");
+        if (!set.IsGallery || set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("%")));
+        if (set.IsGallery && set.Gallery is { Whole: true, ShapeOfCells: { } shape }) parts.Add($"--cell:{shape.ToString().Replace(':', '/')}");
         return string.Join(';', parts);
     }
 

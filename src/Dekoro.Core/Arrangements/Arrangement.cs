@@ -11,6 +11,23 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
 {
     public const int MostItems = 2000;
 
+    /// <summary>What is set for the other kinds stays, so that a change of kind loses nothing.</summary>
+    public ArrangementKind Kind { get; init; }
+
+    public Slider Slider { get; init; } = Slider.Usual;
+
+    /// <summary>The one shape of all pictures; null leaves each as it is.</summary>
+    public AspectRatio? ShapeOfAll => Kind != ArrangementKind.Gallery ? Slider.Shape : Gallery.Whole ? null : Gallery.ShapeOfCells;
+
+    public CaptionSource CaptionsFrom => Kind == ArrangementKind.Gallery ? Gallery.CaptionsFrom : Slider.CaptionsFrom;
+    public CaptionPlace Captions => Kind == ArrangementKind.Gallery ? Gallery.Captions : Slider.Captions;
+    public bool OpensLarger => Kind == ArrangementKind.Gallery ? Gallery.OpensLarger : Slider.OpensLarger;
+
+    /// <summary>How many of a slider or carousel are in view at once.</summary>
+    public PerClass<int> InView => Kind == ArrangementKind.Carousel ? Slider.InView : new(1, 1, 1);
+
+    public PerClass<int> AdvanceBy => Kind == ArrangementKind.Carousel ? Slider.AdvanceBy : new(1, 1, 1);
+
     /// <summary>What visitors see of it, in order.</summary>
     public IEnumerable<ArrangementItem> Shown => Items.Where(i => i.IsOn);
 

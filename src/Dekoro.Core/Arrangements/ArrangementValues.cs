@@ -13,11 +13,11 @@ public sealed record ArrangementReading(Arrangement? Arrangement, string? Field,
 
 /// <summary>An arrangement as it is kept and sent: choices by name, shapes as 3:2.</summary>
 /// <param name="Follows">A search line; empty or null where the pictures are chosen.</param>
-public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null)
+public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null, ArrangementKind Kind = ArrangementKind.Gallery, SliderValues? Slider = null)
 {
     private const int MostName = 100, MostWords = 5000, MostId = 40, MostLine = 500;
 
-    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows);
+    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows, a.Kind, SliderValues.Of(a.Slider));
 
     public static ArrangementValues Read(string json) => JsonSerializer.Deserialize<ArrangementValues>(json, DocumentReader.Values)!;
 
@@ -28,12 +28,14 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
     {
         if (Name.Trim() is not { Length: > 0 and <= MostName } name) return Refused("name", $"Give the arrangement a name of at most {MostName} letters.");
         if (Gallery.Check() is { Sentence: { } sentence } wrong) return Refused(wrong.Field!, sentence);
+        var slider = Slider is null ? Arrangements.Slider.Usual : Slider.Check().Slider;
+        if (slider is null) return Refused(Slider!.Check().Field!, Slider.Check().Sentence!);
         if (Items.Count > Arrangement.MostItems) return Refused("items", string.Create(CultureInfo.InvariantCulture, $"An arrangement holds at most {Arrangement.MostItems} pictures: make two of it."));
         if (Items.FirstOrDefault(i => (i.Alt ?? i.Caption ?? i.LinkTarget).Length > MostWords) is not null) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
         var follows = LibraryQuery.Read(Follows ?? "").Written;
         if (follows.Length > MostLine) return Refused("follows", $"A search line holds at most {MostLine} characters: shorten it.");
         var ids = new HashSet<string>();
-        return new(new(id, name, Gallery.Check().Gallery!, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null), null, null);
+        return new(new(id, name, Gallery.Check().Gallery!, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider }, null, null);
 
         // Ids that are missing, strange or taken are made anew.
         string IdOf(ItemValues item, int i)

@@ -36,6 +36,10 @@ public sealed record GalleryLayout(ImmutableArray<GalleryBox> Boxes, ImmutableAr
         _ => Grid(gallery, shapes, gallery.Columns[c]),
     };
 
+    /// <summary>Slides in one row, so many of them in view; the others beyond its end.</summary>
+    public static GalleryLayout Row(int count, int inView, double gutterPx, double shape) => new(
+        [.. Enumerable.Range(0, count).Select(i => new GalleryBox(i, 0, Affine.Part(1.0 / inView, gutterPx), shape, double.PositiveInfinity, default, 1))], [], true, gutterPx, gutterPx);
+
     /// <summary>How high it is, CSS px.</summary>
     public double HeightAt(double containerPx, IReadOnlyList<double> belowPx)
     {

@@ -148,9 +148,9 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
     /// <summary>Its pictures, as ones that are placed: each goes by the block's id and its own.</summary>
     public ImmutableArray<FigureBlock> Figures => Arrangement is not { } set ? [] :
     [
-        .. set.Shown.Select(item => new FigureBlock(FigureIdOf(item), item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.Gallery.Whole ? null : set.Gallery.ShapeOfCells),
-            item.Alt, item.Caption ?? new CaptionChoice(set.Gallery.CaptionsFrom),
-            item.Link.Kind == FigureLinkKind.None && set.Gallery.OpensLarger ? new LinkChoice(FigureLinkKind.LargeFile) : item.Link)),
+        .. set.Shown.Select(item => new FigureBlock(FigureIdOf(item), item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.ShapeOfAll),
+            item.Alt, item.Caption ?? new CaptionChoice(set.CaptionsFrom),
+            item.Link.Kind == FigureLinkKind.None && set.OpensLarger ? new LinkChoice(FigureLinkKind.LargeFile) : item.Link)),
     ];
 }
 

@@ -259,7 +259,8 @@ public sealed class PageFlow
         var width = plan.Room.At(_viewport);
         var left = (_viewport - width) / 2;
         _laid.Add(new(block, new(left, top, width, plan.HeightAt(_class, width)), null, [], _over));
-        foreach (var (figure, box) in plan.BoxesAt(_class, width)) _laid.Add(new(figure, box with { Left = left + box.Left, Top = top + box.Top }, null, [], _over));
+        // What lies beyond the end of a row of slides is not in view.
+        foreach (var (figure, box) in plan.BoxesAt(_class, width).Where(one => one.Box.Left < width)) _laid.Add(new(figure, box with { Left = left + box.Left, Top = top + box.Top }, null, [], _over));
         return top + plan.HeightAt(_class, width);
     }
 

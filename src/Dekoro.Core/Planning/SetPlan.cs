@@ -22,6 +22,17 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
 
     public Gallery Gallery => Block.Arrangement!.Gallery;
 
+    public bool IsGallery => Block.Arrangement!.Kind == ArrangementKind.Gallery;
+
+    /// <summary>Room below a slider for its buttons and dots, CSS px.</summary>
+    public const double BarPx = 48;
+
+    /// <summary>Whether there is more than one stop on some class of screen.</summary>
+    public bool Moves => !IsGallery && WidthClasses.All.Any(c => Stops[c].Length > 1);
+
+    /// <summary>Where a slider or carousel comes to stand, on each class of screen. One that goes on from its end begins anew: the first never stand beside the last.</summary>
+    public PerClass<ImmutableArray<int>> Stops => new PerClass<int>().Select((c, _) => Arrangements.Stops.Of(Figures.Length, Block.Arrangement!.InView[c], Block.Arrangement.AdvanceBy[c], loops: false));
+
     /// <returns>Null where there is nothing to show.</returns>
     public static SetPlan? Of(ArrangementBlock block, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout page)
     {
@@ -30,12 +41,13 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
         var pictures = figures.Select(pictureOf).ToList();
         var shapes = figures.Zip(pictures, (f, p) => p is null ? f.Cut.Shape?.Value ?? UsualShape : PagePlanner.CutOf(f.Cut, p).Shape.Value).ToList();
         var own = pictures.Select(p => p?.Size.Width ?? UsualPx).ToList();
-        var below = set.Gallery.Captions == CaptionPlace.Below ? TypeScale.CaptionSpacePx + set.Gallery.CaptionLines * TypeScale.Caption.LinePx : 0;
+        var below = set.Kind == ArrangementKind.Gallery && set.Gallery.Captions == CaptionPlace.Below ? TypeScale.CaptionSpacePx + set.Gallery.CaptionLines * TypeScale.Caption.LinePx : 0;
         var belows = Enumerable.Repeat(below, figures.Length).ToList();
         var classes = page.Style.Classes;
         var layouts = new PerClass<int>().Select((c, _) =>
         {
             var next = c == WidthClass.Desktop ? WidestPx : classes.FromPx(c + 1) - 1;
+            if (set.Kind != ArrangementKind.Gallery) return GalleryLayout.Row(figures.Length, set.InView[c], set.Slider.GutterPx, set.Slider.Shape.Value);
             return GalleryLayout.Of(set.Gallery, c, shapes, own, belows, (room.At(Math.Max(NarrowestPx, classes.FromPx(c))), room.At(classes.ReferencePx[c]), room.At(next)));
         });
         return new(block, figures, room, layouts, below, page);
@@ -45,7 +57,7 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     public IEnumerable<Stand> Stands => Figures.Select((figure, i) => new Stand(figure, Page, new(true, true, true),
         SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Capped(Room.Within(box.PictureShare * box.Width), box.MostPx) : Room), Page.Style.Classes), null));
 
-    public double HeightAt(WidthClass c, double widthPx) => Layouts[c].HeightAt(widthPx, [.. Figures.Select(_ => BelowPx)]);
+    public double HeightAt(WidthClass c, double widthPx) => Layouts[c].HeightAt(widthPx, [.. Figures.Select(_ => BelowPx)]) + (Moves ? BarPx : 0);
 
     /// <summary>The boxes at a width of the arrangement, from its top left; captions not counted in.</summary>
     public IEnumerable<(FigureBlock Figure, BoxPx Box)> BoxesAt(WidthClass c, double widthPx)

@@ -9,15 +9,16 @@ namespace Dekoro.Server.Http;
 
 /// <param name="Pictures">The first few that visitors see.</param>
 /// <param name="Count">How many it holds.</param>
-public sealed record ArrangementItemInList(string Id, string Name, GalleryKind Kind, int Count, IReadOnlyList<string> Pictures, IReadOnlyList<PageTitle> UsedIn, DateTimeOffset ChangedAt);
+public sealed record ArrangementItemInList(string Id, string Name, ArrangementKind Kind, int Count, IReadOnlyList<string> Pictures, IReadOnlyList<PageTitle> UsedIn, DateTimeOffset ChangedAt);
 
 public sealed record ArrangementList(IReadOnlyList<ArrangementItemInList> Arrangements);
 
 public sealed record PageTitle(string Id, string Title);
 
+/// <param name="Timing">Of a slider or carousel on desktops.</param>
 /// <param name="Uneven">Ids of items whose shape stands out among the others, where the cells are not of one shape.</param>
 /// <param name="Titles">Of its pictures, as the library has them; one that is missing is no longer there.</param>
-public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, string> Titles, IReadOnlyList<PageTitle> UsedIn, IReadOnlyList<string> Uneven);
+public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, string> Titles, IReadOnlyList<PageTitle> UsedIn, IReadOnlyList<string> Uneven, Timing? Timing);
 
 /// <param name="Pictures">In their order.</param>
 public sealed record NewArrangement(string Name, IReadOnlyList<string> Pictures);
@@ -49,7 +50,7 @@ internal static class ArrangementEndpoints
     {
         var used = book.PagesByArrangement();
         return TypedResults.Ok(new ArrangementList([.. workspace.Arrangements.All().Select(row => (row, Set: book.ArrangementOf(row.Id)!)).Select(a => new ArrangementItemInList(
-            a.row.Id, a.Set.Name, a.Set.Gallery.Kind, a.Set.Items.Length, [.. a.Set.Shown.Select(i => i.AssetId).Where(asset => workspace.Assets.Find(asset) is not null).Take(ShownInList)],
+            a.row.Id, a.Set.Name, a.Set.Kind, a.Set.Items.Length, [.. a.Set.Shown.Select(i => i.AssetId).Where(asset => workspace.Assets.Find(asset) is not null).Take(ShownInList)],
             [.. used[a.row.Id].Select(p => new PageTitle(p.Id, p.Title))], a.row.ChangedAt))]));
     }
 
@@ -114,6 +115,8 @@ internal static class ArrangementEndpoints
         if (workspace.Arrangements.Find(id) is not { } row || book.ArrangementOf(id) is not { } set) return null;
         var facts = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id, a => a.Facts);
         return new(id, row.Version, ArrangementValues.Of(set), facts.ToDictionary(f => f.Key, f => f.Value.Words.Title), [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
-            set.Gallery is { Kind: GalleryKind.Grid, ShapeOfCells: null } ? [.. set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value)] : []);
+            set is { Kind: ArrangementKind.Gallery, Gallery: { Kind: GalleryKind.Grid, ShapeOfCells: null } } ? [.. set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value)] : [],
+            set.Kind == ArrangementKind.Gallery ? null : Timing.Of(set.Slider, Stops.Of(set.Shown.Count(), set.InView.Desktop, set.AdvanceBy.Desktop, loops: false).Length,
+                new ArrangementBlock("set", id, SizeRole.Wide) { Arrangement = set }.Figures.Where(f => facts.ContainsKey(f.AssetId) && set.Captions != CaptionPlace.None).Select(f => PagePlanner.CaptionOf(f, facts[f.AssetId]))));
     }
 }

@@ -684,6 +684,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/arrangements/{id}/out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The arrangement taken out: as JSON with the words of its pictures, or as HTML of figures, to be read in elsewhere. */
+        get: {
+            parameters: {
+                query: {
+                    format: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/columns": {
         parameters: {
             query?: never;
@@ -2862,7 +2900,7 @@ export interface components {
         ArrangementItemInList: {
             id: string;
             name: string;
-            kind: components["schemas"]["GalleryKind"];
+            kind: components["schemas"]["ArrangementKind"];
             /** Format: int32 */
             count: number;
             pictures: string[];
@@ -2870,6 +2908,8 @@ export interface components {
             /** Format: date-time */
             changedAt: string;
         };
+        /** @enum {unknown} */
+        ArrangementKind: "gallery" | "slider" | "carousel";
         ArrangementList: {
             arrangements: components["schemas"]["ArrangementItemInList"][];
         };
@@ -2882,11 +2922,16 @@ export interface components {
                 [key: string]: string;
             };
             usedIn: components["schemas"]["PageTitle"][];
+            uneven: string[];
+            timing: null | components["schemas"]["Timing"];
         };
         ArrangementValues: {
             name: string;
             gallery: components["schemas"]["GalleryValues"];
             items: components["schemas"]["ItemValues"][];
+            follows?: null | string;
+            kind?: components["schemas"]["ArrangementKind"];
+            slider?: null | components["schemas"]["SliderValues"];
         };
         Arrival: {
             blockId: string;
@@ -2931,6 +2976,8 @@ export interface components {
         CaptionPlace: "none" | "below" | "over" | "pointing";
         /** @enum {unknown} */
         CaptionSource: "none" | "title" | "caption" | "description" | "own";
+        /** @enum {unknown} */
+        ChangeKind: "slide" | "fade" | "none";
         ChosenPicture: {
             id: string;
             words: components["schemas"]["FileChange"];
@@ -3751,6 +3798,24 @@ export interface components {
         };
         /** @enum {unknown} */
         SizeRole: "third" | "half" | "column" | "wide" | "edge" | null;
+        SliderValues: {
+            inView: number[];
+            advanceBy: number[];
+            shape: string;
+            /** Format: int32 */
+            gutterPx: number;
+            /** Format: int32 */
+            stayMs: number;
+            /** Format: int32 */
+            changeMs: number;
+            change: components["schemas"]["ChangeKind"];
+            playsItself: boolean;
+            loops: boolean;
+            dots: boolean;
+            captions: components["schemas"]["CaptionPlace"];
+            captionsFrom: components["schemas"]["CaptionSource"];
+            opensLarger: boolean;
+        };
         SomeFiles: {
             items: components["schemas"]["FileItem"][];
         };
@@ -3871,6 +3936,17 @@ export interface components {
             loss: string;
             phone: null | components["schemas"]["FitLook"];
             desktop: null | components["schemas"]["FitLook"];
+        };
+        Timing: {
+            /** Format: int32 */
+            stops: number;
+            /** Format: int32 */
+            stayMs: number;
+            /** Format: int32 */
+            changeMs: number;
+            /** Format: int64 */
+            roundMs: number;
+            findings: string[];
         };
         VersionLook: {
             /** Format: int32 */

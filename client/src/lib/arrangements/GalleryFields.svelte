@@ -62,9 +62,9 @@
   {#if gallery.kind === 'grid'}
     {#if (opened.look?.uneven.length ?? 0) > 0}
       <p class="mt-3 text-soft" role="status">
-        {opened.look!.uneven.length === 1 ? 'One picture' : `${opened.look!.uneven.length} pictures`} of another shape than the
-        others: {opened.wish!.items
-          .filter((item) => opened.look!.uneven.includes(item.id))
+        {opened.look!.uneven.length === 1 ? 'One picture' : `${opened.look!.uneven.length} pictures`} of another shape than
+        the others: {opened
+          .wish!.items.filter((item) => opened.look!.uneven.includes(item.id))
           .map((item) => opened.titleOf(item))
           .join(', ')}.
         <button class="dk-button mt-1" onclick={() => set({ shape: shapes[0] ?? '3:2' })}>One shape for all</button>
@@ -135,28 +135,3 @@
     />a press opens the larger view
   </label>
 </div>
-<div class="border-b border-hair px-4 py-3">
-  <h3 class="font-semibold">Where its pictures come from</h3>
-  <label class="dk-label mt-2" for="follows">A search line of the library that it follows</label>
-  <input
-    id="follows"
-    class="dk-field"
-    placeholder="none: pictures are chosen"
-    autocomplete="off"
-    spellcheck="false"
-    value={opened.wish!.follows ?? ''}
-    onchange={(event) => opened.set({ ...opened.wish!, follows: event.currentTarget.value.trim() || null })}
-  />
-  <p class="mt-1 text-quiet">
-    {opened.wish!.follows
-      ? 'What the library holds of it stands here, and what comes later too. Emptied, the pictures stay as chosen ones.'
-      : 'As folder:Kites, or words: then new pictures come by themselves.'}
-  </p>
-  <p class="mt-2">
-    Take it out as <a class="dk-link" href="/api/arrangements/{opened.id}/out?format=html" download="arrangement.html"
-      >HTML</a
-    >
-    or <a class="dk-link" href="/api/arrangements/{opened.id}/out?format=json" download="arrangement.json">JSON</a>
-  </p>
-</div>
-{#if opened.problem}<p class="dk-problem px-4 py-2" role="alert">{opened.problem}</p>{/if}

@@ -2,6 +2,7 @@ import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
 
 type Values = Schemas['ArrangementValues'];
 export type GalleryValues = Schemas['GalleryValues'];
+export type SliderValues = Schemas['SliderValues'];
 export type Item = Schemas['ItemValues'];
 
 const restMs = 250;
@@ -36,6 +37,10 @@ export class Opened {
 
   setGallery(change: Partial<GalleryValues>) {
     if (this.wish) this.set({ ...this.wish, gallery: { ...this.wish.gallery, ...change } });
+  }
+
+  setSlider(change: Partial<SliderValues>) {
+    if (this.wish?.slider) this.set({ ...this.wish, slider: { ...this.wish.slider, ...change } });
   }
 
   setItems(items: Item[]) {
@@ -124,6 +129,8 @@ export class Opened {
 
 const newItemId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
 
+export const kinds = { gallery: 'Gallery', slider: 'Slider', carousel: 'Carousel' } as const;
+export const changeKinds = { slide: 'slides along', fade: 'fades', none: 'at once' } as const;
 export const galleryKinds = {
   grid: 'cells',
   rows: 'rows at true shapes',

@@ -7,7 +7,7 @@
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
   import { arrangementList } from '$lib/api/queries';
-  import GalleryFields from '$lib/arrangements/GalleryFields.svelte';
+  import KindChoice from '$lib/arrangements/KindChoice.svelte';
   import { Opened } from '$lib/arrangements/opened.svelte';
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
   import { sizeWords } from './choices';
@@ -74,5 +74,5 @@
     <h3 class="mb-2 font-semibold">Pictures</h3>
     <RunningOrder {opened} tall />
   </div>
-  <GalleryFields {opened} shapes={desk.site.shapes} />
+  <KindChoice {opened} shapes={desk.site.shapes} />
 {/if}

@@ -199,6 +199,7 @@ html { scrollbar-width: none; }
 .dk-waiting { min-height: 80px; background: rgb(0 0 0 / .06); }
 .dk-no-files::before { content: "A table of files: choose them beside the page."; display: block; padding: 16px; outline: 1px dashed currentColor; }
 .dk-no-set::before { content: "An arrangement without pictures: add some beside the page."; display: block; padding: 16px; outline: 1px dashed currentColor; }
+.ProseMirror .set { white-space: normal; }
 .ProseMirror .set a { pointer-events: none; }
 span.dk-waiting { min-width: 1em; min-height: 1em; }
 .ProseMirror .in-line img { -webkit-user-drag: none; }

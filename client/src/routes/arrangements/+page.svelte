@@ -5,7 +5,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { arrangementList, queryClient } from '$lib/api/queries';
-  import { galleryKinds } from '$lib/arrangements/opened.svelte';
+  import { kinds } from '$lib/arrangements/opened.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import { count } from '$lib/ui/words';
@@ -63,7 +63,7 @@
         <a class="flex min-w-0 flex-1 items-center gap-5" href="/arrangements/{one.id}">
           <span class="w-56 flex-none">
             <span class="block truncate text-read font-semibold">{one.name}</span>
-            <span class="text-quiet">{count(one.count, 'picture')} in {galleryKinds[one.kind]}</span>
+            <span class="text-quiet">{kinds[one.kind]}, {count(one.count, 'picture')}</span>
           </span>
           <span class="flex h-14 min-w-0 flex-1 gap-1 overflow-hidden">
             {#each one.pictures as asset, i (i)}<img src={proofOf(asset, 160)} alt="" class="h-14 w-auto" />{/each}

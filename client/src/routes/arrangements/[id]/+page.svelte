@@ -9,7 +9,7 @@
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
   import { sitePlan } from '$lib/api/queries';
-  import GalleryFields from '$lib/arrangements/GalleryFields.svelte';
+  import KindChoice from '$lib/arrangements/KindChoice.svelte';
   import { Opened } from '$lib/arrangements/opened.svelte';
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
   import { classes } from '$lib/desk/choices';
@@ -56,7 +56,7 @@
           <button class="dk-button" disabled={!opened.canRedo} onclick={opened.redo}><Redo size={14} />Redo</button>
         </div>
       </div>
-      <GalleryFields {opened} shapes={site.data.shapes} />
+      <KindChoice {opened} shapes={site.data.shapes} />
     </aside>
     <div class="flex min-w-0 flex-1 flex-col">
       <div class="flex flex-none items-center gap-1.5 border-b border-hair px-4 py-2" role="group" aria-label="Width">

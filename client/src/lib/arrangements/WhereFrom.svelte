@@ -1,0 +1,31 @@
+<!-- Pictures that are chosen, or those of a search line; and the set taken out. -->
+<script lang="ts">
+  import type { Opened } from './opened.svelte';
+
+  let { opened }: { opened: Opened } = $props();
+</script>
+
+<div class="border-b border-hair px-4 py-3">
+  <h3 class="font-semibold">Where its pictures come from</h3>
+  <label class="dk-label mt-2" for="follows">A search line of the library that it follows</label>
+  <input
+    id="follows"
+    class="dk-field"
+    placeholder="none: pictures are chosen"
+    autocomplete="off"
+    spellcheck="false"
+    value={opened.wish!.follows ?? ''}
+    onchange={(event) => opened.set({ ...opened.wish!, follows: event.currentTarget.value.trim() || null })}
+  />
+  <p class="mt-1 text-quiet">
+    {opened.wish!.follows
+      ? 'What the library holds of it stands here, and what comes later too. Emptied, the pictures stay as chosen ones.'
+      : 'As folder:Kites, or words: then new pictures come by themselves.'}
+  </p>
+  <p class="mt-2">
+    Take it out as <a class="dk-link" href="/api/arrangements/{opened.id}/out?format=html" download="arrangement.html"
+      >HTML</a
+    >
+    or <a class="dk-link" href="/api/arrangements/{opened.id}/out?format=json" download="arrangement.json">JSON</a>
+  </p>
+</div>

@@ -1,0 +1,158 @@
+import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import type { Server } from './server';
+
+const five = ['line-reel.jpg', 'box-kite.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg', 'museum-door.jpg'];
+type Look = { id: string; version: number; values: { items: { id: string; asset: string }[]; kind: string; slider: Record<string, unknown> } };
+const json = { 'Content-Type': 'application/json' };
+
+async function make(own: Server, pictures: string[], kind: string, slider: Record<string, unknown>) {
+  const made = (await (await fetch(`${own.url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Kites of the week', pictures }) })).json()) as Look;
+  const put = await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"` }, body: JSON.stringify({ ...made.values, kind, slider: { ...made.values.slider, ...slider } }) });
+  expect(put.ok, await put.clone().text()).toBe(true);
+  return (await put.json()) as Look;
+}
+const set = (arrangement: string) => ({ type: 'arrangement', attrs: { id: 'set', arrangement, reach: 'wide' } });
+
+/** Which slides lie wholly in view. */
+const inView = (page: Page) =>
+  page.locator('.slides').evaluate((row) => {
+    const { left, right } = row.getBoundingClientRect();
+    return [...row.children].map((one) => one.getBoundingClientRect()).flatMap((box, i) => (box.left > left - 1.5 && box.right < right + 1.5 ? [i] : []));
+  });
+
+test('Five pictures become a slider with words, right on the phone, and a gallery again with nothing lost', async ({ page, browser, own }) => {
+  const id = await makePage(own.url, 'Home', [text('This week.')]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('This week.').click();
+  await page.keyboard.press('Control+Enter');
+  await page.getByLabel('Pictures for a gallery').setInputFiles(five.map(demoFile));
+  await page.keyboard.press('Escape');
+  await expect(frame.locator('.set img')).toHaveCount(5);
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await sheet.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'Slider' }).click();
+  await expect(frame.locator('.slides img')).toHaveCount(5);
+  await sheet.getByLabel('They are').selectOption("the picture's title");
+  await sheet.getByLabel('plays by itself').check();
+  await expect(sheet.getByText('5 stops, each stays 6 s and takes 0.5 s to change: one round is 32.5 s.')).toBeVisible();
+  await sheet.getByLabel('Stay, s').fill('1');
+  await sheet.getByLabel('Stay, s').press('Enter');
+  await expect(sheet.getByText(/words take 1\.5 s to read/)).toBeVisible();
+  await passesAxe(page, 'desk with a slider');
+  await expect(frame.locator('.slides figcaption').first()).toHaveText('Line reel');
+  await publish(own.url);
+
+  const context = await browser.newContext({ viewport: { width: 390, height: 800 }, hasTouch: true, isMobile: true });
+  const hand = await context.newPage();
+  await hand.goto(`${own.url}/live/`);
+  expect(await inView(hand)).toEqual([0]);
+  expect((await hand.locator('.slides li').first().boundingBox())!.width).toBeCloseTo(390 - 32, 0);
+  await hand.getByRole('button', { name: 'Pause' }).tap();
+  await hand.locator('.slides').evaluate((row) => row.scrollTo(row.clientWidth + 16, 0));
+  await expect(hand.locator('.slider-told')).toHaveText('2 / 5');
+  expect((await new AxeBuilder({ page: hand }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()).violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
+  await context.close();
+
+  // The other kind's settings and all words wait where they were.
+  await sheet.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'Gallery' }).click();
+  await expect(frame.locator('.set-items img')).toHaveCount(5);
+  await sheet.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'Slider' }).click();
+  await expect(sheet.getByLabel('Stay, s')).toHaveValue('1');
+
+  const plain = await browser.newContext({ javaScriptEnabled: false, viewport: { width: 1280, height: 800 } });
+  const bare = await plain.newPage();
+  await bare.goto(`${own.url}/live/`);
+  await expect(bare.locator('.slider-bar')).toHaveCount(0);
+  expect(await bare.locator('.slides').evaluate((row) => row.scrollWidth > 4 * row.clientWidth)).toBe(true);
+  await plain.close();
+});
+
+test('Stays and changes are those that were set; pointing, focus, use, a hidden page and reduced motion stop it', async ({ browser, own }) => {
+  const pictures = (await takeIn(own.url, five)).map((file) => file.id!);
+  const made = await make(own, pictures, 'slider', { playsItself: true, stayMs: 1200, changeMs: 300, captions: 'none' });
+  await makePage(own.url, 'Home', [set(made.id)]);
+  await publish(own.url);
+  const context = await browser.newContext({ viewport: { width: 1000, height: 900 } });
+  const visit = await context.newPage();
+  await visit.addInitScript(() => {
+    const told: { at: number; duration: number; snap: string }[] = ((window as unknown as { told: unknown }).told = []);
+    const { animate } = Element.prototype;
+    Element.prototype.animate = function (this: Element, frames, options) {
+      if (!this.previousElementSibling && this.closest('.slides')) told.push({ at: performance.now(), duration: (options as KeyframeAnimationOptions).duration as number, snap: getComputedStyle(this.closest('.slides')!).scrollSnapType });
+      return animate.call(this, frames, options);
+    };
+  });
+  await visit.goto(`${own.url}/live/`);
+  await visit.mouse.move(5, 5);
+  const told = () => visit.evaluate(() => (window as unknown as { told: { at: number; duration: number; snap: string }[] }).told);
+  await expect.poll(async () => (await told()).length, { timeout: 8000 }).toBeGreaterThan(2);
+  const changes = await told();
+  expect(changes.map((one) => [one.duration, one.snap])).toEqual(changes.map(() => [300, 'none']));
+  // From one change to the next lie the stay and the change itself.
+  for (const [i, one] of changes.slice(1).entries()) expect(Math.abs(one.at - changes[i]!.at - 1500)).toBeLessThan(350);
+  const stands = async () => {
+    await visit.waitForTimeout(500);
+    const before = (await told()).length;
+    await visit.waitForTimeout(2200);
+    return (await told()).length === before;
+  };
+  const box = (await visit.locator('.slides').boundingBox())!;
+  await visit.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  expect(await stands()).toBe(true);
+  await visit.mouse.move(5, 5);
+  await expect.poll(async () => (await told()).length, { timeout: 5000 }).toBeGreaterThan(changes.length);
+  await visit.getByRole('button', { name: 'Next' }).focus();
+  expect(await stands()).toBe(true);
+  const [, now] = [await visit.keyboard.press('Enter'), await visit.locator('.slider-told').textContent()];
+  expect(now).toMatch(/\d \/ 5/);
+  // Used, it stays until it is asked to play.
+  await visit.locator('body').click({ position: { x: 5, y: 5 } });
+  expect(await stands()).toBe(true);
+  await context.close();
+
+  const calm = await browser.newContext({ viewport: { width: 1000, height: 900 }, reducedMotion: 'reduce' });
+  const quiet = await calm.newPage();
+  await quiet.goto(`${own.url}/live/`);
+  await quiet.waitForTimeout(2500);
+  expect(await inView(quiet)).toEqual([0]);
+  await quiet.getByRole('button', { name: 'Next' }).click();
+  expect(await inView(quiet)).toEqual([1]);
+  await calm.close();
+});
+
+test('Stops, dots and what is in view are as computed for every count, at every width; a change shows on the other page', async ({ browser, own }) => {
+  test.setTimeout(180_000);
+  const pictures = (await takeIn(own.url, [...five, 'diamond-kite.jpg', 'serpent-small.jpg', 'workshop-window.jpg'])).map((file) => file.id!);
+  const all = [...pictures, ...pictures].slice(0, 13);
+  let look = await make(own, [], 'carousel', { loops: false, captions: 'none' });
+  const id = await makePage(own.url, 'Home', [set(look.id), text('Below.')]);
+  await makePage(own.url, 'Visit', [set(look.id)]);
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 900 }, reducedMotion: 'reduce' })).newPage();
+  await page.route('**/media/**', () => {});
+  for (let n = 0; n <= 13; n += process.env.DEKORO_ALL ? 1 : 2)
+    for (const [v, s] of process.env.DEKORO_ALL ? [1, 2, 3, 4, 5].flatMap((v) => [1, 2, 3, 4, 5].filter((s) => s <= v).map((s) => [v, s] as const)) : ([[1, 1], [3, 2], [5, 5]] as const)) {
+      const put = await fetch(`${own.url}/api/arrangements/${look.id}`, {
+        method: 'PUT', headers: { ...json, 'If-Match': `"${look.version}"` },
+        body: JSON.stringify({ ...look.values, items: all.slice(0, n).map((asset, i) => ({ id: `i${i}`, asset, isOn: true })), slider: { ...look.values.slider, inView: [1, 2, v], advanceBy: [1, 1, s] } }),
+      });
+      look = (await put.json()) as Look;
+      await page.goto(`${own.url}/proof/${id}`, { waitUntil: 'domcontentloaded' });
+      if (n === 0) {
+        await expect(page.locator('.slider')).toHaveCount(0);
+        continue;
+      }
+      const wanted = n <= v ? 1 : Math.ceil((n - v) / s) + 1;
+      await expect(page.locator('.slider-dots button')).toHaveCount(wanted);
+      expect(await page.locator('.slider-bar').isVisible()).toBe(wanted > 1);
+      for (let stop = 0; stop < wanted; stop++) {
+        if (stop > 0) await page.getByRole('button', { name: 'Next' }).click();
+        const first = Math.min(stop * s, Math.max(0, n - v));
+        expect(await inView(page), `n ${n}, v ${v}, s ${s}, stop ${stop}`).toEqual(Array.from({ length: Math.min(v, n) }, (_, i) => first + i));
+        if (wanted > 1) await expect(page.locator('.slider-dots button').nth(stop)).toHaveAttribute('aria-current', '');
+      }
+    }
+  await publish(own.url);
+  await page.goto(`${own.url}/live/visit/`);
+  await expect(page.locator('.slides li')).toHaveCount(look.values.items.length);
+});
