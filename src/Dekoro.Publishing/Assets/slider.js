@@ -28,15 +28,15 @@ for (const set of document.querySelectorAll('[data-stops]')) {
   const before = button(word('before'), () => use(at - 1));
   const after = button(word('after'), () => use(at + 1));
   const pause = button('', () => {
-    stopped = runs();
-    if (!stopped) [over, seen] = [false, true];
+    stopped = !stopped;
+    // Asked to play, it plays, wherever the pointer is.
+    if (!stopped) over = false;
     wait();
   });
   const marks = document.createElement('span');
   marks.className = 'slider-dots';
   const told = document.createElement('span');
   told.className = 'slider-told';
-  told.setAttribute('aria-live', 'polite');
   bar.append(before, ...(plays ? [pause] : []), after, marks, told);
   set.prepend(bar);
   set.setAttribute('role', 'group');
@@ -54,7 +54,10 @@ for (const set of document.querySelectorAll('[data-stops]')) {
 
   function wait() {
     clearTimeout(timer);
-    pause.textContent = word(runs() ? 'pause' : 'play');
+    pause.textContent = word(stopped ? 'play' : 'pause');
+    pause.hidden = still.matches;
+    // What moves by itself is not read out each time.
+    told.setAttribute('aria-live', runs() ? 'off' : 'polite');
     if (runs()) timer = setTimeout(() => (go(at + 1), wait()), stay + change);
   }
 
@@ -68,7 +71,7 @@ for (const set of document.querySelectorAll('[data-stops]')) {
       [...marks.children].forEach((dot, i) => dot.setAttribute('aria-label', `${i + 1} / ${many}`));
     }
     [...marks.children].forEach((dot, i) => dot.toggleAttribute('aria-current', i === at));
-    told.textContent = runs() ? '' : `${at + 1} / ${many}`;
+    told.textContent = `${at + 1} / ${many}`;
   }
 
   function go(to) {

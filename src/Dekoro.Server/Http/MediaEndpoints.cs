@@ -8,6 +8,7 @@ using Dekoro.Server.Work;
 using Dekoro.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.StaticFiles;
+using Microsoft.Net.Http.Headers;
 
 namespace Dekoro.Server.Http;
 
@@ -123,6 +124,7 @@ internal static class MediaEndpoints
     {
         response.Headers.ContentSecurityPolicy = PagePolicy;
         var address = path ?? "";
+        var tag = new EntityTagHeaderValue($"\"{live.Release}\"");
         if (!live.IsThere) return Results.Text("Nothing is published yet: press Publish in Dekoro.", statusCode: 404);
         if (live.PathOf(address) is { } file)
         {
@@ -130,14 +132,14 @@ internal static class MediaEndpoints
             response.Headers.CacheControl = immutable ? Forever : address.EndsWith(".woff2", StringComparison.Ordinal) ? ADay : "no-cache";
             // Whatever is no page may not act as one: an SVG is a document where it is opened by itself.
             if (!address.EndsWith(".html", StringComparison.Ordinal)) response.Headers.ContentSecurityPolicy = PicturePolicy;
-            return Results.File(file, FigureMime.OfName(address), lastModified: File.GetLastWriteTimeUtc(file), enableRangeProcessing: true);
+            return Results.File(file, FigureMime.OfName(address), entityTag: tag, enableRangeProcessing: true);
         }
         var page = address.TrimEnd('/');
         if (live.PathOf(page.Length == 0 ? "index.html" : page + "/index.html") is not { } index) return Results.Text("There is no page at this address.", statusCode: 404);
         // Addresses inside a page are relative to its folder.
         if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(page.Length > 0 ? $"/live/{page}/" : "/live/");
         response.Headers.CacheControl = "no-cache";
-        return Results.File(index, "text/html; charset=utf-8");
+        return Results.File(index, "text/html; charset=utf-8", entityTag: tag);
     }
 
     /// <summary>A picture by its id, as the version in use or, where it says .n, as version n.</summary>

@@ -22,6 +22,9 @@ public sealed class LiveSite
 
     public bool IsThere => _served is not null;
 
+    /// <summary>Names the release, for browsers that ask whether what they hold still stands: times of files cannot tell two releases of one second apart, nor an older one that is had back.</summary>
+    public string Release => _served is null ? "" : Path.GetFileName(_served.Folder);
+
     /// <summary>The file at an address under the site; null where there is none. Only files of the release are ever looked up.</summary>
     public string? PathOf(string address) => _served?.Files.GetValueOrDefault(address);
 
