@@ -67,7 +67,7 @@ public static class SiteCss
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .cells > * { min-height: var(--least-{{Name(c)}}, 0); }
                   .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
-                  .set-items > li, .set-columns > ul, .slides > li { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
+                  .set-items > li, .set-columns > ul, .slides > div { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
                   .beside-{{Name(c)}}:is(.fig-right, .{{Name(c)}}-right) { float: right; margin-inline: {{Px(style.GutterPx)}} 0; }

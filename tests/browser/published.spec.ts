@@ -25,8 +25,8 @@ test('Published pages say nothing on the console, need no script, and every pict
       await page.goto(addressOf(demoUrl, item), { waitUntil: 'networkidle' });
       await expect(page.getByRole('heading', { level: 1 })).toHaveText(item.title);
       // Only what moves on request, may be paused, or opens larger brings a script of its own; and nothing is missing without it.
-      const wanted = await Promise.all(['[data-player], [data-behind]', '[data-larger]'].map(async (one) => Number((await page.locator(one).count()) > 0)));
-      await expect(page.locator('script')).toHaveCount(wanted[0]! + wanted[1]!);
+      const wanted = await Promise.all(['[data-player], [data-behind]', '[data-larger]', '[data-stops]'].map(async (one) => Number((await page.locator(one).count()) > 0)));
+      await expect(page.locator('script')).toHaveCount(wanted.reduce((sum, one) => sum + one, 0));
       if (!javaScriptEnabled) continue;
       // Scrolled to, every picture is there and drawn at its own proportions.
       const broken = await page.locator('img').evaluateAll(async (images) => {

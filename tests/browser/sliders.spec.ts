@@ -47,7 +47,7 @@ test('Five pictures become a slider with words, right on the phone, and a galler
   const hand = await context.newPage();
   await hand.goto(`${own.url}/live/`);
   expect(await inView(hand)).toEqual([0]);
-  expect((await hand.locator('.slides li').first().boundingBox())!.width).toBeCloseTo(390 - 32, 0);
+  expect((await hand.locator('.slides > div').first().boundingBox())!.width).toBeCloseTo(390 - 32, 0);
   await hand.getByRole('button', { name: 'Pause' }).tap();
   await hand.locator('.slides').evaluate((row) => row.scrollTo(row.clientWidth + 16, 0));
   await expect(hand.locator('.slider-told')).toHaveText('2 / 5');
@@ -154,5 +154,5 @@ test('Stops, dots and what is in view are as computed for every count, at every 
       }
     }
   await page.goto(`${own.url}/proof/${other}`, { waitUntil: 'domcontentloaded' });
-  await expect(page.locator('.slides li')).toHaveCount(look.values.items.length);
+  await expect(page.locator('.slides > div')).toHaveCount(look.values.items.length);
 });

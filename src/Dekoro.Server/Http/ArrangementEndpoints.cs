@@ -93,8 +93,12 @@ internal static class ArrangementEndpoints
             set.Name,
             Pictures = pictures.Select(p => new
             {
-                File = $"{request.Scheme}://{request.Host}/media/original/{p.Picture.Id}", p.Picture.Size.Width, p.Picture.Size.Height, p.Picture.Words.Title,
-                Alt = p.Figure.Alt.Decorative ? "" : p.Figure.Alt.Own ?? p.Picture.Words.Alt, Caption = PagePlanner.CaptionOf(p.Figure, p.Picture),
+                File = $"{request.Scheme}://{request.Host}/media/original/{p.Picture.Id}",
+                p.Picture.Size.Width,
+                p.Picture.Size.Height,
+                p.Picture.Words.Title,
+                Alt = p.Figure.Alt.Decorative ? "" : p.Figure.Alt.Own ?? p.Picture.Words.Alt,
+                Caption = PagePlanner.CaptionOf(p.Figure, p.Picture),
             }),
         });
     }
