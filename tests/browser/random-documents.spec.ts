@@ -112,7 +112,7 @@ test('Random documents stand on the desk as they are published, at three widths'
   const proof = await context.newPage();
   await withoutPictures(proof);
   let [count, worst] = [0, 0];
-  await hold(own, all ? 500 : 8, async (id) => {
+  await hold(own, all ? 500 : 5, async (id) => {
     const frame = await openDesk(page, own.url, id);
     await expect(frame.locator('.dk-waiting')).toHaveCount(0);
     for (const width of [390, 820, 1280]) {
