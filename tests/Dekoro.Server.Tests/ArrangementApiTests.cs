@@ -37,6 +37,10 @@ public sealed class ArrangementApiTests(ServerFixture server) : IClassFixture<Se
         Assert.StartsWith("targetHeightPx: Rows are 40 to 800", await RefusedAsync(v => v["gallery"]!["targetHeightPx"] = new JsonArray(0, 2, 7)), StringComparison.Ordinal);
         Assert.StartsWith("shape: A shape is written 3:2", await RefusedAsync(v => v["gallery"]!["shape"] = "wide"), StringComparison.Ordinal);
         Assert.StartsWith("name: Give the arrangement a name", await RefusedAsync(v => v["name"] = "  "), StringComparison.Ordinal);
+        Assert.StartsWith("items: An arrangement has a name, a layout and pictures", await RefusedAsync(v => v["gallery"] = null), StringComparison.Ordinal);
+        Assert.StartsWith("items: Words of a picture are at most 5000", await RefusedAsync(v => (v["items"]![0]!["alt"], v["items"]![0]!["caption"]) = ("short", new string('x', 5001))), StringComparison.Ordinal);
+        Assert.StartsWith("changeMs: A change takes no longer", await RefusedAsync(v => (v["slider"]!["stayMs"], v["slider"]!["changeMs"]) = (1000, 1500)), StringComparison.Ordinal);
+        Assert.StartsWith("advanceBy: It advances by no more", await RefusedAsync(v => v["slider"]!["advanceBy"] = new JsonArray(2, 1, 1)), StringComparison.Ordinal);
         using (var kept = await PutAsync(made, v => v["name"] = "Ring by ring")) Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
         using var stale = await PutAsync(made, v => v["name"] = "Mine");
         Assert.Equal(HttpStatusCode.Conflict, stale.StatusCode);
@@ -83,7 +87,13 @@ public sealed class ArrangementApiTests(ServerFixture server) : IClassFixture<Se
         Assert.Equal(2, System.Text.RegularExpressions.Regex.Matches(await server.Http.GetStringAsync($"/proof/{page}", Stop), "<img ").Count);
         var json = JsonNode.Parse(await server.Http.GetStringAsync($"/api/arrangements/{made["id"]}/out?format=json", Stop))!;
         Assert.Contains("Said here", json["pictures"]!.AsArray().Select(p => (string)p!["alt"]!));
-        Assert.Contains("<figure", await server.Http.GetStringAsync($"/api/arrangements/{made["id"]}/out?format=html", Stop), StringComparison.Ordinal);
+        // As HTML it leads to the public site's files, which are there once a page with it is published.
+        using (var early = await server.Http.GetAsync($"/api/arrangements/{made["id"]}/out?format=html", Stop)) Assert.Equal(HttpStatusCode.Conflict, early.StatusCode);
+        await server.PostAsync("/api/publish", new { });
+        var html = await server.Http.GetStringAsync($"/api/arrangements/{made["id"]}/out?format=html", Stop);
+        var file = System.Text.RegularExpressions.Regex.Match(html, "src=\"(http[^\"]+/live/media/[^\"]+)\"").Groups[1].Value;
+        using var there = await server.Http.GetAsync(file, Stop);
+        Assert.Equal(HttpStatusCode.OK, there.StatusCode);
     }
 
     [Fact]

@@ -23,8 +23,16 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     public CaptionPlace Captions => Kind == ArrangementKind.Gallery ? Gallery.Captions : Slider.Captions;
     public bool OpensLarger => Kind == ArrangementKind.Gallery ? Gallery.OpensLarger : Slider.OpensLarger;
 
+    /// <summary>Where a picture's words come from: its own choice, or that of the whole set.</summary>
+    public CaptionChoice CaptionOf(ArrangementItem item) => item.Caption ?? new(CaptionsFrom);
+
     /// <summary>How many of a slider or carousel are in view at once.</summary>
     public PerClass<int> InView => Kind == ArrangementKind.Carousel ? Slider.InView : new(1, 1, 1);
+
+    /// <summary>
+    /// Where a slider or carousel with so many pictures comes to stand. One that goes on from its end begins anew: the first never stand beside the last.
+    /// </summary>
+    public ImmutableArray<int> StopsOn(WidthClass c, int count) => Stops.Of(count, InView[c], AdvanceBy[c], loops: false);
 
     public PerClass<int> AdvanceBy => Kind == ArrangementKind.Carousel ? Slider.AdvanceBy : new(1, 1, 1);
 
@@ -43,8 +51,10 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     /// makes them alike.
     /// </summary>
     /// <param name="shapeOf">Width over height; null where nothing is known.</param>
+    /// <returns>None where all have one shape anyway, and where shapes are what the layout is made of.</returns>
     public ImmutableArray<string> Uneven(Func<string, double?> shapeOf)
     {
+        if (Kind != ArrangementKind.Gallery || Gallery is not { Kind: GalleryKind.Grid, Shape: null }) return [];
         var shapes = Shown.Select(i => (i.Id, Shape: shapeOf(i.AssetId))).Where(s => s.Shape is not null).Select(s => (s.Id, Log: Math.Log(s.Shape!.Value))).ToList();
         if (shapes.Count < LeastToCompare) return [];
         var middle = shapes.Select(s => s.Log).Order().ElementAt(shapes.Count / 2);

@@ -26,16 +26,19 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
     /// <summary>Checks every value. What cannot be is refused by name of its field, with what is allowed.</summary>
     public ArrangementReading Check(string id)
     {
-        if (Name.Trim() is not { Length: > 0 and <= MostName } name) return Refused("name", $"Give the arrangement a name of at most {MostName} letters.");
-        if (Gallery.Check() is { Sentence: { } sentence } wrong) return Refused(wrong.Field!, sentence);
-        var slider = Slider is null ? Arrangements.Slider.Usual : Slider.Check().Slider;
-        if (slider is null) return Refused(Slider!.Check().Field!, Slider.Check().Sentence!);
+        if (Name?.Trim() is not { Length: > 0 and <= MostName } name) return Refused("name", $"Give the arrangement a name of at most {MostName} letters.");
+        if (Gallery is null || Items is null || Items.Any(i => i?.Asset is null)) return Refused("items", "An arrangement has a name, a layout and pictures, each by its id.");
+        var (gallery, field, sentence) = Gallery.Check();
+        if (gallery is null) return Refused(field!, sentence!);
+        (var slider, field, sentence) = Slider?.Check() ?? (Arrangements.Slider.Usual, null, null);
+        if (slider is null) return Refused(field!, sentence!);
+        if (!Enum.IsDefined(Kind)) return Refused("kind", "An arrangement is a gallery, a slider or a carousel.");
         if (Items.Count > Arrangement.MostItems) return Refused("items", string.Create(CultureInfo.InvariantCulture, $"An arrangement holds at most {Arrangement.MostItems} pictures: make two of it."));
-        if (Items.FirstOrDefault(i => (i.Alt ?? i.Caption ?? i.LinkTarget).Length > MostWords) is not null) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
+        if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
         var follows = LibraryQuery.Read(Follows ?? "").Written;
         if (follows.Length > MostLine) return Refused("follows", $"A search line holds at most {MostLine} characters: shorten it.");
         var ids = new HashSet<string>();
-        return new(new(id, name, Gallery.Check().Gallery!, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider }, null, null);
+        return new(new(id, name, gallery, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider }, null, null);
 
         // Ids that are missing, strange or taken are made anew.
         string IdOf(ItemValues item, int i)
@@ -58,7 +61,7 @@ public sealed record ItemValues(
 {
     public static ItemValues Of(ArrangementItem i) => new(i.Id, i.AssetId, i.IsOn, i.Alt.Decorative, i.Alt.Own, i.Caption?.Source, i.Caption?.Own ?? "", i.Link.Kind, i.Link.Target);
 
-    internal ArrangementItem Read(string id) => new(id, Asset, IsOn, new(Decorative, Alt?.Trim()), CaptionSource is { } source ? new(source, Caption.Trim()) : null, new(LinkKind, LinkTarget.Trim()));
+    internal ArrangementItem Read(string id) => new(id, Asset, IsOn, new(Decorative, Alt?.Trim()), CaptionSource is { } source ? new(source, Caption?.Trim() ?? "") : null, new(LinkKind, LinkTarget?.Trim() ?? ""));
 }
 
 /// <param name="Columns">For phone, tablet and desktop.</param>
@@ -72,7 +75,8 @@ public sealed record GalleryValues(
     internal (Gallery? Gallery, string? Field, string? Sentence) Check()
     {
         AspectRatio? shape = null;
-        if (Shape.Length > 0)
+        if (!Enum.IsDefined(Kind) || !Enum.IsDefined(Align) || !Enum.IsDefined(Captions) || !Enum.IsDefined(CaptionsFrom)) return (null, "kind", "This layout is not known here.");
+        if (Shape is { Length: > 0 })
         {
             if (!AspectRatio.TryParse(Shape, out var read) || read.Value is < DocumentReader.NarrowestShape or > DocumentReader.WidestShape) return (null, "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
             shape = read;

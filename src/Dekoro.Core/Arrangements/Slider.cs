@@ -40,6 +40,11 @@ public sealed record Timing(int Stops, int StayMs, int ChangeMs, long RoundMs, I
     /// <summary>Before anybody begins to read.</summary>
     private const int NoticeMs = 1000;
 
+    /// <returns>On desktops; null for a gallery, which does not move.</returns>
+    /// <param name="captionOf">The words under a picture; empty for none.</param>
+    public static Timing? Of(Arrangement set, Func<ArrangementItem, string> captionOf) => set.Kind == ArrangementKind.Gallery ? null
+        : Of(set.Slider, set.StopsOn(WidthClass.Desktop, set.Shown.Count()).Length, set.Captions == CaptionPlace.None ? [] : set.Shown.Select(captionOf));
+
     /// <param name="words">The words shown on each slide.</param>
     public static Timing Of(Slider slider, int stops, IEnumerable<string> words)
     {

@@ -15,6 +15,7 @@ public sealed record SliderValues(
     /// <returns>The slider, or the field that keeps it from being one.</returns>
     internal (Slider? Slider, string? Field, string? Sentence) Check()
     {
+        if (!Enum.IsDefined(Change) || !Enum.IsDefined(Captions) || !Enum.IsDefined(CaptionsFrom)) return (null, "change", "One slide follows the other by sliding, fading or at once.");
         if (OutOf(InView)) return (null, "inView", $"From 1 to {Slider.MostInView} pictures are in view, a number for each of phone, tablet and desktop.");
         if (OutOf(AdvanceBy)) return (null, "advanceBy", $"It advances by 1 to {Slider.MostInView} pictures, a number for each of phone, tablet and desktop.");
         if (WidthClasses.All.Any(c => AdvanceBy[(int)c] > InView[(int)c])) return (null, "advanceBy", "It advances by no more than are in view, or pictures would be passed over.");

@@ -53,13 +53,13 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     });
 
     /// <summary>The same with each arrangement as it is now; null for one that is no more.</summary>
-    public Document WithArrangements(Func<string, Arrangement?> find)
+    public Document WithArrangements(Func<ArrangementBlock, Arrangement?> find)
     {
         return Arrangements.Any() ? new([.. Blocks.Select(Of)]) : this;
 
         Block Of(Block b) => b switch
         {
-            ArrangementBlock one => one with { Arrangement = find(one.ArrangementId) },
+            ArrangementBlock one => one with { Arrangement = find(one) },
             BandBlock band => band with { Blocks = [.. band.Blocks.Select(Of)] },
             _ => b,
         };
@@ -149,7 +149,7 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
     public ImmutableArray<FigureBlock> Figures => Arrangement is not { } set ? [] :
     [
         .. set.Shown.Select(item => new FigureBlock(FigureIdOf(item), item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.ShapeOfAll),
-            item.Alt, item.Caption ?? new CaptionChoice(set.CaptionsFrom),
+            item.Alt, set.CaptionOf(item),
             item.Link.Kind == FigureLinkKind.None && set.OpensLarger ? new LinkChoice(FigureLinkKind.LargeFile) : item.Link)),
     ];
 }

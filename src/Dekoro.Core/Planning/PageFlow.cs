@@ -35,14 +35,14 @@ public sealed class LaidPage(Document page, Func<FigureBlock, PictureFacts?> pic
     }
 
     /// <summary>The pieces that begin in a class's first screen; of the others not all.</summary>
-    public IEnumerable<Laid> InFirstScreen(WidthClass c) => PageFlow.Of(page, pictureOf, layout, c, layout.Style.FirstScreenPx[c]).Where(l => l.Box.Top < layout.Style.FirstScreenPx[c]);
+    public IEnumerable<Laid> InFirstScreen(WidthClass c) => PageFlow.Of(page, pictureOf, layout, c, SetOf, layout.Style.FirstScreenPx[c]).Where(l => l.Box.Top < layout.Style.FirstScreenPx[c]);
 
     /// <summary>A band or cell, or the columns that hold it, with all that stands in them, from their own top.</summary>
     public ImmutableArray<Laid> Within(string groundedId, WidthClass c)
     {
         var top = page.Blocks.First(b => b.Id == groundedId || GroundedIn(b).Any(g => g.Id == groundedId));
         if (!_within.TryGetValue(top.Id, out var laid))
-            _within[top.Id] = laid = new PerClass<int>().Select((on, _) => PageFlow.Of(new Document([top]), pictureOf, layout, on));
+            _within[top.Id] = laid = new PerClass<int>().Select((on, _) => PageFlow.Of(new Document([top]), pictureOf, layout, on, SetOf));
         return laid[c];
     }
 
@@ -68,20 +68,22 @@ public sealed class PageFlow
     private readonly PageLayout _layout;
     private readonly WidthClass _class;
     private readonly Func<FigureBlock, PictureFacts?> _pictureOf;
+    private readonly Func<ArrangementBlock, SetPlan?> _setOf;
     private readonly double _viewport;
 
-    private PageFlow(PageLayout layout, WidthClass c, Func<FigureBlock, PictureFacts?> pictureOf)
+    private PageFlow(PageLayout layout, WidthClass c, Func<FigureBlock, PictureFacts?> pictureOf, Func<ArrangementBlock, SetPlan?> setOf)
     {
-        (_layout, _class, _pictureOf) = (layout, c, pictureOf);
+        (_layout, _class, _pictureOf, _setOf) = (layout, c, pictureOf, setOf);
         _viewport = layout.Style.Classes.ReferencePx[c];
     }
 
     /// <summary>Every piece of a page, at a class's reference width; what stands in a piece follows it.</summary>
     /// <param name="pictureOf">Null where nothing is known of a picture: it is then taken to be 3:2.</param>
+    /// <param name="setOf">Where the pictures of an arrangement stand; null where it shows none.</param>
     /// <param name="untilPx">What begins further down need not be laid.</param>
-    public static ImmutableArray<Laid> Of(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout, WidthClass c, double untilPx = double.PositiveInfinity)
+    public static ImmutableArray<Laid> Of(Document page, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout layout, WidthClass c, Func<ArrangementBlock, SetPlan?> setOf, double untilPx = double.PositiveInfinity)
     {
-        var flow = new PageFlow(layout, c, pictureOf) { _until = untilPx };
+        var flow = new PageFlow(layout, c, pictureOf, setOf) { _until = untilPx };
         var column = layout.Column.At(flow._viewport);
         flow.Stack(page.Blocks, Setting.Column, new BoxPx((flow._viewport - column) / 2, HeadPx, column, 0), Side.Left, null);
         return [.. flow._laid];
@@ -255,7 +257,7 @@ public sealed class PageFlow
     /// <summary>The pictures of an arrangement, each in its box.</summary>
     private double Set(ArrangementBlock block, double top)
     {
-        if (SetPlan.Of(block, _pictureOf, _layout) is not { } plan) return top;
+        if (_setOf(block) is not { } plan) return top;
         var width = plan.Room.At(_viewport);
         var left = (_viewport - width) / 2;
         _laid.Add(new(block, new(left, top, width, plan.HeightAt(_class, width)), null, [], _over));

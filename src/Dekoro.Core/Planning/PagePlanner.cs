@@ -30,7 +30,7 @@ public static class PagePlanner
     /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
     private static Document WithKnown(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
     {
-        page = page.WithArrangements(id => page.Arrangements.First(a => a.ArrangementId == id).Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => !IsGone(i.AssetId))] } : null);
+        page = page.WithArrangements(block => block.Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => !IsGone(i.AssetId))] } : null);
         return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
             ? page.WithFigures(f => f with { Exceptions = f.Exceptions.Select((_, own) => own?.AssetId is { } id && IsGone(id) ? own with { AssetId = null } : own) })
             : page;
@@ -130,20 +130,25 @@ public static class PagePlanner
         ImmutableArray<Notice>.Builder notices)
     {
         var fits = cuts.Select(cut => FitsOf(cut.Picture, cut.Cut, cut.Slot, cut.Ladder.WidthsPx, facts.Style)).ToList();
-        var alt = figure.Alt.Decorative ? "" : figure.Alt.Own ?? picture.Words.Alt;
+        var alt = AltOf(figure.Alt, picture);
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
         var fitOf = new PerClass<int>().Select((c, _) => fits.Select(f => f[c]).FirstOrDefault(fit => fit is not null));
         return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure is { Link.Kind: FigureLinkKind.LargeFile, Video: null } ? LargeFileOf(picture) : null);
     }
 
+    /// <summary>The words read out in a picture's stead; empty for a decorative one.</summary>
+    public static string AltOf(AltChoice alt, PictureFacts picture) => alt.Decorative ? "" : alt.Own ?? picture.Words.Alt;
+
     /// <summary>The words under a figure; empty for none.</summary>
-    public static string CaptionOf(FigureBlock figure, PictureFacts picture) => figure.Caption.Source switch
+    public static string CaptionOf(FigureBlock figure, PictureFacts picture) => CaptionOf(figure.Caption, picture);
+
+    public static string CaptionOf(CaptionChoice caption, PictureFacts picture) => caption.Source switch
     {
         CaptionSource.Title => picture.Words.Title,
         CaptionSource.Caption => picture.Words.Caption,
         CaptionSource.Description => picture.Words.Description,
-        CaptionSource.Own => figure.Caption.Own,
+        CaptionSource.Own => caption.Own,
         _ => "",
     };
 

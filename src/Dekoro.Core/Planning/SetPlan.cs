@@ -30,8 +30,7 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     /// <summary>Whether there is more than one stop on some class of screen.</summary>
     public bool Moves => !IsGallery && WidthClasses.All.Any(c => Stops[c].Length > 1);
 
-    /// <summary>Where a slider or carousel comes to stand, on each class of screen. One that goes on from its end begins anew: the first never stand beside the last.</summary>
-    public PerClass<ImmutableArray<int>> Stops => new PerClass<int>().Select((c, _) => Arrangements.Stops.Of(Figures.Length, Block.Arrangement!.InView[c], Block.Arrangement.AdvanceBy[c], loops: false));
+    public PerClass<ImmutableArray<int>> Stops => new PerClass<int>().Select((c, _) => Block.Arrangement!.StopsOn(c, Figures.Length));
 
     /// <returns>Null where there is nothing to show.</returns>
     public static SetPlan? Of(ArrangementBlock block, Func<FigureBlock, PictureFacts?> pictureOf, PageLayout page)

@@ -3,13 +3,9 @@ const links = [...document.querySelectorAll('a[data-larger]')];
 const dialog = document.createElement('dialog');
 dialog.className = 'larger';
 dialog.innerHTML = `<figure><img alt=""><figcaption></figcaption></figure><p class="larger-count" aria-live="polite"></p>
-<button data-go="-1"></button><button data-go="1"></button><button data-go="0"></button>`;
+<button data-go="-1">Previous</button><button data-go="1">Next</button><button data-go="0">Close</button>`;
 const [image, words, count] = ['img', 'figcaption', '.larger-count'].map((one) => dialog.querySelector(one));
-const [before, after, close] = dialog.querySelectorAll('button');
-const say = document.documentElement.lang.startsWith('en') || !document.documentElement.lang;
-before.textContent = say ? 'Previous' : '←';
-after.textContent = say ? 'Next' : '→';
-close.textContent = say ? 'Close' : '×';
+const [before, after] = dialog.querySelectorAll('button');
 let [set, at, came] = [[], 0, null];
 
 function show(i) {

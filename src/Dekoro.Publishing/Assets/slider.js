@@ -9,7 +9,6 @@ for (const set of document.querySelectorAll('[data-stops]')) {
   const all = JSON.parse(set.dataset.stops);
   const wide = JSON.parse(set.dataset.from).map((px) => matchMedia(`(min-width: ${px}px)`));
   const stops = () => all[wide.filter((query) => query.matches).length];
-  const word = (name) => set.dataset[name];
   let [at, moving, timer, stopped, over, seen] = [0, [], 0, false, false, false];
 
   const bar = document.createElement('div');
@@ -25,8 +24,8 @@ for (const set of document.querySelectorAll('[data-stops]')) {
     stopped = true;
     go(to);
   };
-  const before = button(word('before'), () => use(at - 1));
-  const after = button(word('after'), () => use(at + 1));
+  const before = button('Previous', () => use(at - 1));
+  const after = button('Next', () => use(at + 1));
   const pause = button('', () => {
     stopped = !stopped;
     // Asked to play, it plays, wherever the pointer is.
@@ -41,11 +40,11 @@ for (const set of document.querySelectorAll('[data-stops]')) {
   set.prepend(bar);
   set.setAttribute('role', 'group');
   row.setAttribute('role', 'group');
-  set.setAttribute('aria-label', word('name'));
-  set.setAttribute('aria-roledescription', word('role'));
+  set.setAttribute('aria-label', set.dataset.name);
+  set.setAttribute('aria-roledescription', set.dataset.role);
   slides.forEach((slide, i) => {
     slide.setAttribute('role', 'group');
-    slide.setAttribute('aria-roledescription', word('slide'));
+    slide.setAttribute('aria-roledescription', 'slide');
     slide.setAttribute('aria-label', `${i + 1} / ${slides.length}`);
   });
 
@@ -54,7 +53,7 @@ for (const set of document.querySelectorAll('[data-stops]')) {
 
   function wait() {
     clearTimeout(timer);
-    pause.textContent = word(stopped ? 'play' : 'pause');
+    pause.textContent = stopped ? 'Play' : 'Pause';
     pause.hidden = still.matches;
     // What moves by itself is not read out each time.
     told.setAttribute('aria-live', runs() ? 'off' : 'polite');
@@ -70,7 +69,7 @@ for (const set of document.querySelectorAll('[data-stops]')) {
       marks.replaceChildren(...stops().map((_, i) => button('', () => use(i))));
       [...marks.children].forEach((dot, i) => dot.setAttribute('aria-label', `${i + 1} / ${many}`));
     }
-    [...marks.children].forEach((dot, i) => dot.toggleAttribute('aria-current', i === at));
+    [...marks.children].forEach((dot, i) => i === at ? dot.setAttribute('aria-current', 'true') : dot.removeAttribute('aria-current'));
     told.textContent = `${at + 1} / ${many}`;
   }
 

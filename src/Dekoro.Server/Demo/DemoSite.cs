@@ -37,7 +37,8 @@ internal static class DemoSite
         foreach (var (id, values) in site.Arrangements ?? [])
         {
             var named = values with { Items = [.. values.Items.Select(i => i with { Asset = ids[i.Asset] })] };
-            workspace.Arrangements.Add(id, ArrangementValues.Of(named.Check(id).Arrangement ?? throw new InvalidDataException($"{id}: {named.Check(id).Sentence}")).Write(), clock.GetUtcNow());
+            var reading = named.Check(id);
+            workspace.Arrangements.Add(id, ArrangementValues.Of(reading.Arrangement ?? throw new InvalidDataException($"{id}: {reading.Sentence}")).Write(), clock.GetUtcNow());
         }
         foreach (var page in site.Pages)
         {

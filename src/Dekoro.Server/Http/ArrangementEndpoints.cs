@@ -43,7 +43,7 @@ internal static class ArrangementEndpoints
     {
         if (book.ArrangementOf(id) is not { } set) return Results.NotFound();
         var page = new PageSource("stage-" + id, set.Name, "stage", "", new Document([new ArrangementBlock("stage", id, SizeRole.Wide)]));
-        return Results.Text(await looking.PageAsync(page, new ProofAddresses()), "text/html");
+        return Results.Text(await looking.PageAsync(page, Looking.ForDesk), "text/html");
     }
 
     private static Ok<ArrangementList> List(Workspace workspace, PlanBook book)
@@ -58,7 +58,8 @@ internal static class ArrangementEndpoints
     {
         var values = new ArrangementValues(made.Name, GalleryValues.Of(Gallery.Usual), [.. made.Pictures.Select(p => new ItemValues("", p))]);
         var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
-        if (values.Check(id) is not { Arrangement: { } set } reading) return Problems.Of(400, values.Check(id).Sentence!, values.Check(id).Field);
+        var reading = values.Check(id);
+        if (reading.Arrangement is not { } set) return Problems.Of(400, reading.Sentence!, reading.Field);
         workspace.Arrangements.Add(id, ArrangementValues.Of(set).Write(), clock.GetUtcNow());
         events.Send("arrangement", new { id, version = 1 });
         return TypedResults.Ok(LookOf(id, workspace, book)!);
@@ -83,22 +84,26 @@ internal static class ArrangementEndpoints
     private static async Task<IResult> Out(string id, string format, Workspace workspace, PlanBook book, Looking looking, HttpRequest request)
     {
         if (book.ArrangementOf(id) is not { } set) return NoArrangement();
-        var page = book.Whole(new PageSource("out-" + id, set.Name, "out", "", new Document([new ArrangementBlock("set", id, SizeRole.Wide)])));
-        if (format == "html") return await looking.MarkupAsync(page, "set") is { } html ? Results.Text(html, "text/html") : Problems.Of(409, "There is nothing to take out: add pictures first.");
+        if (format == "html")
+        {
+            // Its files are made for a page that is public.
+            if (!book.PagesByArrangement()[id].Any(p => p.Published is not null)) return Problems.Of(409, "As HTML it shows the public site's files: put it on a page and publish that first.");
+            var page = new PageSource("out-" + id, set.Name, "out", "", new Document([new ArrangementBlock("set", id, SizeRole.Wide)]));
+            return await looking.MarkupAsync(page, "set", $"{request.Scheme}://{request.Host}/live/") is { } html ? Results.Text(html, "text/html") : Problems.Of(409, "There is nothing to take out: add pictures first.");
+        }
         if (format != "json") return Problems.Of(400, "An arrangement is taken out as html or json.", "format");
-        var facts = book.Facts(page);
-        var pictures = PagePlanner.Plan(page, facts).Sets.Values.SelectMany(s => s.Figures).Where(f => facts.Pictures.ContainsKey(f.AssetId)).Select(f => (Figure: f, Picture: facts.Pictures[f.AssetId]));
+        var facts = workspace.Assets.FindMany([.. set.Shown.Select(i => i.AssetId)]).ToDictionary(a => a.Id, a => a.Facts);
         return Results.Json(new
         {
             set.Name,
-            Pictures = pictures.Select(p => new
+            Pictures = set.Shown.Where(i => facts.ContainsKey(i.AssetId)).Select(i => (Item: i, Picture: facts[i.AssetId])).Select(p => new
             {
                 File = $"{request.Scheme}://{request.Host}/media/original/{p.Picture.Id}",
                 p.Picture.Size.Width,
                 p.Picture.Size.Height,
                 p.Picture.Words.Title,
-                Alt = p.Figure.Alt.Decorative ? "" : p.Figure.Alt.Own ?? p.Picture.Words.Alt,
-                Caption = PagePlanner.CaptionOf(p.Figure, p.Picture),
+                Alt = PagePlanner.AltOf(p.Item.Alt, p.Picture),
+                Caption = PagePlanner.CaptionOf(set.CaptionOf(p.Item), p.Picture),
             }),
         });
     }
@@ -119,8 +124,7 @@ internal static class ArrangementEndpoints
         if (workspace.Arrangements.Find(id) is not { } row || book.ArrangementOf(id) is not { } set) return null;
         var facts = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id, a => a.Facts);
         return new(id, row.Version, ArrangementValues.Of(set), facts.ToDictionary(f => f.Key, f => f.Value.Words.Title), [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
-            set is { Kind: ArrangementKind.Gallery, Gallery: { Kind: GalleryKind.Grid, ShapeOfCells: null } } ? [.. set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value)] : [],
-            set.Kind == ArrangementKind.Gallery ? null : Timing.Of(set.Slider, Stops.Of(set.Shown.Count(), set.InView.Desktop, set.AdvanceBy.Desktop, loops: false).Length,
-                new ArrangementBlock("set", id, SizeRole.Wide) { Arrangement = set }.Figures.Where(f => facts.ContainsKey(f.AssetId) && set.Captions != CaptionPlace.None).Select(f => PagePlanner.CaptionOf(f, facts[f.AssetId]))));
+            set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value),
+            Timing.Of(set, item => facts.TryGetValue(item.AssetId, out var picture) ? PagePlanner.CaptionOf(set.CaptionOf(item), picture) : ""));
     }
 }

@@ -89,13 +89,14 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
             plan.Links.Where(l => l.Value.Link is Link.File).ToDictionary(l => l.Key, l => plan.Addresses.FileById[((Link.File)l.Value.Link!).FileId].Facts));
     }
 
+    /// <param name="root">Of the public site; null for addresses as the page itself has them.</param>
     /// <summary>One piece as the public page will have it, laid out to be read; null where the page has no such piece.</summary>
-    public async Task<string?> MarkupAsync(PageSource page, string blockId)
+    public async Task<string?> MarkupAsync(PageSource page, string blockId, string? root = null)
     {
         page = book.Whole(page);
         var plan = PagePlanner.Plan(page, book.Facts(page));
         var assets = workspace.Assets.FindMany([.. plan.Assets.Distinct()]).ToDictionary(a => a.Id);
-        var model = new PageModel(plan, book.Frame(), new PlannedAddresses("media/", assets, maker), PageModel.RootOf(page.Path), IsProof: false);
+        var model = new PageModel(plan, book.Frame(), new PlannedAddresses("media/", assets, maker), root ?? PageModel.RootOf(page.Path), IsProof: false);
         var all = (await renderer.BlocksAsync(model)).Concat(await renderer.FiguresWithinAsync(model));
         return all.FirstOrDefault(b => b.BlockId == blockId) is { Html.Length: > 0 } piece ? Readable.Html(piece.Html) : null;
     }

@@ -25,14 +25,17 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     private readonly ConcurrentDictionary<(string Id, long Version), Arrangement> _arrangements = new();
 
     /// <summary>Its arrangements are as they are now.</summary>
-    public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements(ArrangementOf);
+    public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements(block => ArrangementOf(block.ArrangementId));
 
     /// <summary>The same page with its arrangements looked up.</summary>
-    public PageSource Whole(PageSource page) => page with { Document = page.Document.WithArrangements(ArrangementOf) };
+    public PageSource Whole(PageSource page) => page with { Document = page.Document.WithArrangements(block => ArrangementOf(block.ArrangementId)) };
 
     /// <summary>As it is now; one that follows a search line holds what the library has of it.</summary>
-    public Arrangement? ArrangementOf(string id) => KeptArrangement(id) is not { Follows: { } line } set ? KeptArrangement(id)
-        : set.Holding(workspace.Assets.Search(LibraryQuery.Read(line), [], 0, Arrangement.MostItems).Page.Select(a => a.Id));
+    public Arrangement? ArrangementOf(string id)
+    {
+        var set = KeptArrangement(id);
+        return set?.Follows is { } line ? set.Holding(workspace.Assets.Search(LibraryQuery.Read(line), [], 0, Arrangement.MostItems).Page.Select(a => a.Id)) : set;
+    }
 
     private Arrangement? KeptArrangement(string id) => workspace.Arrangements.Find(id) is not { } row ? null
         : _arrangements.GetOrAdd((row.Id, row.Version), _ =>

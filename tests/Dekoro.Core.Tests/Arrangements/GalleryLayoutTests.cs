@@ -127,10 +127,12 @@ public sealed class GalleryLayoutTests
     [Fact]
     public void Of_nine_wide_pictures_the_one_upright_stands_out_and_of_two_none()
     {
-        Arrangement Set(params string[] assets) => new("a", "A", Gallery.Usual, [.. assets.Select((asset, i) => new ArrangementItem($"i{i}", asset, true, new(false, null), null, new(FigureLinkKind.None)))]);
+        Arrangement Set(params string[] assets) => new("a", "A", Gallery.Usual with { Shape = null }, [.. assets.Select((asset, i) => new ArrangementItem($"i{i}", asset, true, new(false, null), null, new(FigureLinkKind.None)))]);
         double? Shape(string asset) => asset == "tall" ? 0.6 : 1.5;
         Assert.Equal(["i3"], Set("a", "b", "c", "tall", "d", "e", "f", "g", "h").Uneven(Shape));
         Assert.Empty(Set("a", "tall").Uneven(Shape));
+        // Of one shape already, none does.
+        Assert.Empty((Set("a", "b", "c", "tall") with { Gallery = Gallery.Usual }).Uneven(Shape));
         var followed = Set("a", "b").Holding(["b", "new", "b"]);
         Assert.Equal(["i1", "fnew"], followed.Items.Select(i => i.Id));
     }
