@@ -251,3 +251,24 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
   expect(compared).toBeGreaterThan(400);
   expect(level).toBeGreaterThan(all ? 20 : 0);
 });
+
+test('Two windows change one arrangement: nothing is written over unasked, and a gutter dragged along is one step back', async ({ page, own }) => {
+  const pictures = (await takeIn(own.url, ten.slice(0, 3))).map((file) => file.id!);
+  const made = await make(own, 'Kites', pictures);
+  await page.route('**/api/events', () => {});
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  const gutter = page.getByLabel('Gutter, px');
+  const gutterKept = async () => (await lookOf(own, made.id)).values.gallery.gutterPx;
+  for (const px of ['20', '28', '36']) await gutter.fill(px);
+  await expect.poll(gutterKept).toBe(36);
+  await page.keyboard.press('Control+z');
+  await expect.poll(gutterKept).toBe(12);
+  await change(own, await lookOf(own, made.id), { gutterPx: 50 });
+  await page.getByRole('group', { name: 'Pictures stand in' }).getByRole('button', { name: 'level columns' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'changed in another window' })).toBeVisible();
+  expect(await gutterKept()).toBe(50);
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(gutter).toHaveValue('50');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await lookOf(own, made.id)).values.gallery).toMatchObject({ kind: 'level', gutterPx: 12 });
+});

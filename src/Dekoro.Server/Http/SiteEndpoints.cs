@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Links;
@@ -47,7 +48,11 @@ public sealed record LookLimits(int MostLinePx, int MostPaddingPx, int MostRound
 /// <summary>What the desk needs to know of the site.</summary>
 public sealed record SiteLook(
     string Name, WidthClasses Classes, PerClass<int> FirstScreenPx, IReadOnlyList<string> Shapes, IReadOnlyList<SizeOffer> Sizes, IReadOnlyList<Segment> Column,
-    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, IReadOnlyList<LookOffer> Looks, LookLimits LookLimits, IReadOnlyList<string> Lines, bool IsPublished, LargestFile LargestFile);
+    FigureLimits Limits, IReadOnlyList<RowOffer> Rows, int MostCells, string? CellShape, BandOffer Bands, IReadOnlyList<LookOffer> Looks, LookLimits LookLimits, IReadOnlyList<string> Lines, bool IsPublished, LargestFile LargestFile, ArrangementLimits Arrangements);
+
+/// <summary>Within what the layout of an arrangement is set.</summary>
+public sealed record ArrangementLimits(
+    int MostColumns, int MostGutterPx, int LeastHeightPx, int MostHeightPx, int MostCaptionLines, int MostInView, int LeastStayMs, int MostStayMs, int MostChangeMs);
 
 /// <param name="Sentence">Said of a larger one, which need not be sent to be refused.</param>
 public sealed record LargestFile(long Bytes, string Sentence);
@@ -90,7 +95,8 @@ internal static class SiteEndpoints
                 [.. Enum.GetValues<Extent>().Select(e => new ReachOffer(e, e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column), PlaceName.Of(n, e), layout.CellOf(n, e).Segments))]))],
             ColumnsBlock.MostCells, style.CellShape,
             new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), LooksOf(workspace, book),
-            new(PictureLook.MostLinePx, PictureLook.MostPaddingPx, Corners.MostPx, Shadow.MostPx), [.. VisitorLine.Offered.Select(l => l.Name)], live.IsThere, new(Limits.MostDownloadBytes, Limits.DownloadTooLarge));
+            new(PictureLook.MostLinePx, PictureLook.MostPaddingPx, Corners.MostPx, Shadow.MostPx), [.. VisitorLine.Offered.Select(l => l.Name)], live.IsThere, new(Limits.MostDownloadBytes, Limits.DownloadTooLarge),
+            new(Gallery.MostColumns, Gallery.MostGutterPx, Gallery.LeastHeightPx, Gallery.MostHeightPx, Gallery.MostCaptionLines, Slider.MostInView, Slider.LeastStayMs, Slider.MostStayMs, Slider.MostChangeMs));
     }
 
     private static StyleLook StyleOf(Workspace workspace, Publisher publisher)

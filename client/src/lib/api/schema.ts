@@ -2910,6 +2910,26 @@ export interface components {
         };
         /** @enum {unknown} */
         ArrangementKind: "gallery" | "slider" | "carousel";
+        ArrangementLimits: {
+            /** Format: int32 */
+            mostColumns: number;
+            /** Format: int32 */
+            mostGutterPx: number;
+            /** Format: int32 */
+            leastHeightPx: number;
+            /** Format: int32 */
+            mostHeightPx: number;
+            /** Format: int32 */
+            mostCaptionLines: number;
+            /** Format: int32 */
+            mostInView: number;
+            /** Format: int32 */
+            leastStayMs: number;
+            /** Format: int32 */
+            mostStayMs: number;
+            /** Format: int32 */
+            mostChangeMs: number;
+        };
         ArrangementList: {
             arrangements: components["schemas"]["ArrangementItemInList"][];
         };
@@ -3790,6 +3810,7 @@ export interface components {
             lines: string[];
             isPublished: boolean;
             largestFile: components["schemas"]["LargestFile"];
+            arrangements: components["schemas"]["ArrangementLimits"];
         };
         SizeOffer: {
             role: components["schemas"]["SizeRole"];

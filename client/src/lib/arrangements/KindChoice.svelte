@@ -1,22 +1,33 @@
 <!-- Gallery, slider or carousel: a change keeps pictures, words and links, and what was set for the other kinds. -->
 <script lang="ts">
+  import type { SiteLook } from '$lib/api/client';
   import GalleryFields from './GalleryFields.svelte';
-  import { kinds, type Opened } from './opened.svelte';
+  import { entriesOf, kinds, type Opened } from './opened.svelte';
   import SliderFields from './SliderFields.svelte';
   import WhereFrom from './WhereFrom.svelte';
 
-  let { opened, shapes }: { opened: Opened; shapes: readonly string[] } = $props();
+  let { opened, site }: { opened: Opened; site: SiteLook } = $props();
 </script>
 
+{#if opened.problem}
+  <div class="border-b border-hair bg-wash px-4 py-3" role="alert">
+    <p class="dk-problem">{opened.problem}</p>
+    {#if opened.theirs}
+      <div class="mt-2 flex flex-wrap gap-1.5">
+        <button class="dk-button main" onclick={() => opened.keepMine()}>Go on with mine</button>
+        <button class="dk-button" onclick={() => opened.takeTheirs()}>Take theirs</button>
+      </div>
+    {/if}
+  </div>
+{/if}
 <div class="border-b border-hair px-4 py-3">
   <div class="flex gap-1.5" role="group" aria-label="Kind">
-    {#each Object.entries(kinds) as [kind, name] (kind)}<button
+    {#each entriesOf(kinds) as [kind, name] (kind)}<button
         class="dk-button"
         aria-pressed={opened.wish!.kind === kind}
-        onclick={() => opened.set({ ...opened.wish!, kind: kind as keyof typeof kinds })}>{name}</button
+        onclick={() => opened.set({ ...opened.wish!, kind })}>{name}</button
       >{/each}
   </div>
 </div>
-{#if opened.wish!.kind === 'gallery'}<GalleryFields {opened} {shapes} />{:else}<SliderFields {opened} {shapes} />{/if}
+{#if opened.wish!.kind === 'gallery'}<GalleryFields {opened} {site} />{:else}<SliderFields {opened} {site} />{/if}
 <WhereFrom {opened} />
-{#if opened.problem}<p class="dk-problem px-4 py-2" role="alert">{opened.problem}</p>{/if}

@@ -1,19 +1,21 @@
 <!-- How a slider or carousel stands and moves, with its timing drawn to scale. -->
 <script lang="ts">
-  import { captionSources, classes } from '$lib/desk/choices';
-  import { captionPlaces, changeKinds, type Opened, type SliderValues } from './opened.svelte';
+  import type { SiteLook } from '$lib/api/client';
+  import CaptionFields from './CaptionFields.svelte';
+  import Choice from './Choice.svelte';
+  import NumberEach from './NumberEach.svelte';
+  import { changeKinds, entriesOf, type Opened, type SliderValues } from './opened.svelte';
   import TimingStrip from './TimingStrip.svelte';
 
-  let { opened, shapes }: { opened: Opened; shapes: readonly string[] } = $props();
+  let { opened, site }: { opened: Opened; site: SiteLook } = $props();
   const slider = $derived(opened.wish!.slider!);
+  const limits = $derived(site.arrangements);
   const set = (change: Partial<SliderValues>) => opened.setSlider(change);
-  const each = (list: number[], i: number, value: number) => list.map((one, at) => (at === i ? value : one));
-  const sources = Object.entries(captionSources).filter(([source]) => source !== 'own' && source !== 'none');
-  const offered = $derived(shapes.includes(slider.shape) ? shapes : [...shapes, slider.shape]);
-  const times = [
-    ['stayMs', 'Stay, s', 1, 60],
-    ['changeMs', 'Change, s', 0, 5],
-  ] as const;
+  const shapes = $derived(site.shapes.includes(slider.shape) ? site.shapes : [...site.shapes, slider.shape]);
+  const times = $derived([
+    ['stayMs', 'Stay, s', limits.leastStayMs, limits.mostStayMs],
+    ['changeMs', 'Change, s', 0, limits.mostChangeMs],
+  ] as const);
   const turns = [
     ['playsItself', 'plays by itself, with a way to pause it'],
     ['loops', 'goes on from the last to the first'],
@@ -24,33 +26,27 @@
 
 <div class="border-b border-hair px-4 py-3">
   <h3 class="font-semibold">How it stands and moves</h3>
-  <h4 class="dk-label mt-2">Shape of all slides</h4>
-  <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shape of all slides">
-    {#each offered as shape (shape)}<button
-        class="dk-button dk-tabular"
-        aria-pressed={slider.shape === shape}
-        onclick={() => set({ shape })}>{shape}</button
-      >{/each}
-  </div>
+  <Choice
+    label="Shape of all slides"
+    now={slider.shape}
+    offers={shapes.map((shape) => [shape, shape] as const)}
+    onset={(shape) => set({ shape })}
+  />
   {#if opened.wish!.kind === 'carousel'}
-    {#each [['inView', 'In view'], ['advanceBy', 'Advance by']] as const as [name, label] (name)}
-      <h4 class="dk-label mt-3">{label}</h4>
-      <div class="grid grid-cols-3 gap-2">
-        {#each classes as c, i (c)}
-          <label class="text-quiet"
-            >{c}<input
-              class="dk-field dk-tabular"
-              type="number"
-              min="1"
-              max="6"
-              aria-label="{label}, {c}"
-              value={slider[name][i]}
-              onchange={(event) => set({ [name]: each(slider[name], i, event.currentTarget.valueAsNumber || 1) })}
-            /></label
-          >
-        {/each}
-      </div>
-    {/each}
+    <NumberEach
+      label="In view"
+      list={slider.inView}
+      least={1}
+      most={limits.mostInView}
+      onset={(inView) => set({ inView })}
+    />
+    <NumberEach
+      label="Advance by"
+      list={slider.advanceBy}
+      least={1}
+      most={limits.mostInView}
+      onset={(advanceBy) => set({ advanceBy })}
+    />
   {/if}
   <div class="mt-3 grid grid-cols-2 gap-2">
     {#each times as [name, label, least, most] (name)}
@@ -58,8 +54,8 @@
         >{label}<input
           class="dk-field dk-tabular"
           type="number"
-          min={least}
-          max={most}
+          min={least / 1000}
+          max={most / 1000}
           step="0.1"
           value={slider[name] / 1000}
           onchange={(event) => set({ [name]: Math.round(event.currentTarget.valueAsNumber * 1000) || 0 })}
@@ -68,14 +64,12 @@
     {/each}
   </div>
   {#if opened.look?.timing}<TimingStrip timing={opened.look.timing} plays={slider.playsItself} />{/if}
-  <h4 class="dk-label mt-3">One follows the other</h4>
-  <div class="flex flex-wrap gap-1.5" role="group" aria-label="One follows the other">
-    {#each Object.entries(changeKinds) as [kind, name] (kind)}<button
-        class="dk-button"
-        aria-pressed={slider.change === kind}
-        onclick={() => set({ change: kind as SliderValues['change'] })}>{name}</button
-      >{/each}
-  </div>
+  <Choice
+    label="One follows the other"
+    now={slider.change}
+    offers={entriesOf(changeKinds)}
+    onset={(change) => set({ change })}
+  />
   {#each turns as [name, label] (name)}
     <label class="mt-2 flex min-h-6 items-center gap-1.5">
       <input
@@ -85,23 +79,5 @@
       />{label}
     </label>
   {/each}
-  <h4 class="dk-label mt-3">Captions</h4>
-  <div class="flex flex-wrap gap-1.5" role="group" aria-label="Captions">
-    {#each Object.entries(captionPlaces).filter(([place]) => place !== 'below') as [place, name] (place)}<button
-        class="dk-button"
-        aria-pressed={slider.captions === place}
-        onclick={() => set({ captions: place as SliderValues['captions'] })}>{name}</button
-      >{/each}
-  </div>
-  {#if slider.captions !== 'none'}
-    <label class="dk-label mt-3" for="slides-say">They are</label>
-    <select
-      id="slides-say"
-      class="dk-field"
-      value={slider.captionsFrom}
-      onchange={(event) => set({ captionsFrom: event.currentTarget.value as SliderValues['captionsFrom'] })}
-    >
-      {#each sources as [source, name] (source)}<option value={source}>{name}</option>{/each}
-    </select>
-  {/if}
+  <CaptionFields captions={slider.captions} captionsFrom={slider.captionsFrom} without="below" {set} />
 </div>

@@ -1,4 +1,5 @@
-import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+import { uploads } from '$lib/library/uploads.svelte';
+import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
 
 type Values = Schemas['ArrangementValues'];
 export type GalleryValues = Schemas['GalleryValues'];
@@ -7,6 +8,7 @@ export type Item = Schemas['ItemValues'];
 
 const restMs = 250;
 const mostSteps = 200;
+const oneStepMs = 600;
 
 /** An arrangement that is worked on: what is wished for shows at once and is kept after a moment's rest. */
 export class Opened {
@@ -15,8 +17,11 @@ export class Opened {
   problem = $state('');
   /** Counts up whenever the server has kept a change. */
   kept = $state(0);
+  /** What another window kept meanwhile; nothing is kept here until it is chosen. */
+  theirs = $state.raw<Schemas['ArrangementLook'] | null>(null);
   private before = $state.raw<Values[]>([]);
   private after = $state.raw<Values[]>([]);
+  private last = { of: '', at: 0 };
   private timer = 0;
   private sending = false;
   readonly canUndo = $derived(this.before.length > 0);
@@ -36,11 +41,12 @@ export class Opened {
   titleOf = (item: Item) => this.look?.titles[item.asset] ?? 'no longer in the library';
 
   setGallery(change: Partial<GalleryValues>) {
-    if (this.wish) this.set({ ...this.wish, gallery: { ...this.wish.gallery, ...change } });
+    if (this.wish) this.set({ ...this.wish, gallery: { ...this.wish.gallery, ...change } }, Object.keys(change).join());
   }
 
   setSlider(change: Partial<SliderValues>) {
-    if (this.wish?.slider) this.set({ ...this.wish, slider: { ...this.wish.slider, ...change } });
+    if (this.wish?.slider)
+      this.set({ ...this.wish, slider: { ...this.wish.slider, ...change } }, Object.keys(change).join());
   }
 
   setItems(items: Item[]) {
@@ -63,9 +69,18 @@ export class Opened {
     this.setItems((this.wish?.items ?? []).toSpliced(at, 0, ...fresh));
   }
 
-  set(values: Values) {
+  /** Files into the library, and those that are pictures to the end. */
+  async addFiles(files: File[]) {
+    const ids = (await uploads.add(files)).filter((id) => id !== null);
+    if (ids.length > 0) this.add(ids);
+  }
+
+  /** @param of What is changed: while one thing is dragged along, it is one step. */
+  set(values: Values, of = '') {
     if (!this.wish) return;
-    this.before = [...this.before, this.wish].slice(-mostSteps);
+    const goesOn = of !== '' && of === this.last.of && Date.now() - this.last.at < oneStepMs;
+    this.last = { of, at: Date.now() };
+    if (!goesOn) this.before = [...this.before, this.wish].slice(-mostSteps);
     this.after = [];
     this.wants(values);
   }
@@ -76,6 +91,7 @@ export class Opened {
   private step(from: 'before' | 'after', to: 'before' | 'after') {
     const values = this[from].at(-1);
     if (!values || !this.wish) return;
+    this.last.of = '';
     this[from] = this[from].slice(0, -1);
     this[to] = [...this[to], this.wish];
     this.wants(values);
@@ -95,7 +111,7 @@ export class Opened {
   async keep() {
     clearTimeout(this.timer);
     this.timer = 0;
-    if (this.sending || !this.wish || !this.look || this.wish === this.look.values) return;
+    if (this.sending || this.theirs || !this.wish || !this.look || this.wish === this.look.values) return;
     this.sending = true;
     const sent = this.wish;
     try {
@@ -112,12 +128,25 @@ export class Opened {
       this.kept++;
     } catch (error) {
       this.problem = sentenceOf(error);
-      // Another's change is taken up, and what is wished for here may be kept over it by the next step.
-      const now = (error as { problem?: { now?: Schemas['ArrangementLook'] } }).problem?.now;
-      if (now) this.look = now;
+      if (error instanceof Problem && error.more.now) this.theirs = error.more.now as Schemas['ArrangementLook'];
     }
     this.sending = false;
     if (this.wish !== sent && !this.problem) await this.keep();
+  }
+
+  keepMine() {
+    if (this.theirs) this.look = this.theirs;
+    [this.theirs, this.problem] = [null, ''];
+    void this.keep();
+  }
+
+  takeTheirs() {
+    const theirs = this.theirs;
+    [this.theirs, this.problem] = [null, ''];
+    if (!theirs || !this.wish) return;
+    // Undo brings mine back.
+    this.before = [...this.before, this.wish].slice(-mostSteps);
+    this.take(theirs);
   }
 
   private take(look: Schemas['ArrangementLook']) {
@@ -129,6 +158,7 @@ export class Opened {
 
 const newItemId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
 
+export const entriesOf = <T extends string>(names: Record<T, string>) => Object.entries(names) as [T, string][];
 export const kinds = { gallery: 'Gallery', slider: 'Slider', carousel: 'Carousel' } as const;
 export const changeKinds = { slide: 'slides along', fade: 'fades', none: 'at once' } as const;
 export const galleryKinds = {

@@ -9,6 +9,7 @@
   import Sheet from '$lib/ui/Sheet.svelte';
   import { weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
+  import { ownVideo } from './schema';
 
   let { desk }: { desk: Desk } = $props();
   const files = createQuery(() => otherFiles(''));
@@ -39,7 +40,7 @@
   function place(file: string, still: string | null) {
     if (!still) throw new Error('The still could not be kept: choose a picture as the still.');
     withoutStill = null;
-    desk.placeVideo(still, { file, captions: null, controls: true, loops: false, startsItself: false });
+    desk.placeVideo(still, ownVideo(file));
   }
 
   const withStill = (file: string, given: File[]) =>

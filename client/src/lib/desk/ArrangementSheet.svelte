@@ -74,5 +74,5 @@
     <h3 class="mb-2 font-semibold">Pictures</h3>
     <RunningOrder {opened} tall />
   </div>
-  <KindChoice {opened} shapes={desk.site.shapes} />
+  <KindChoice {opened} site={desk.site} />
 {/if}

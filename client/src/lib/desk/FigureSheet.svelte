@@ -6,6 +6,7 @@
   import { onePicture } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import KeepBox from '$lib/ui/KeepBox.svelte';
+  import AltField from './AltField.svelte';
   import { captionSources, classes, exceptionWords, linkKinds, lookWords, sizeWords } from './choices';
   import CutByHand from './CutByHand.svelte';
   import type { Desk } from './desk.svelte';
@@ -187,33 +188,7 @@
 {/if}
 
 <Group name="Words" value="{altWords}, caption: {captionSources[figure.captionSource]}" bind:open={open.words}>
-  <div class="flex items-center justify-between">
-    <label class="dk-label" for="figure-alt">Alt text</label>
-    <label class="flex min-h-6 items-center gap-1.5">
-      <input
-        type="checkbox"
-        checked={figure.decorative}
-        onchange={(event) => set({ decorative: event.currentTarget.checked })}
-      />decorative
-    </label>
-  </div>
-  <textarea
-    id="figure-alt"
-    class="dk-field resize-none"
-    rows="3"
-    disabled={figure.decorative}
-    value={figure.alt ?? file?.words.alt ?? ''}
-    oninput={(event) => set({ alt: event.currentTarget.value === file?.words.alt ? null : event.currentTarget.value })}
-  ></textarea>
-  <p class="text-quiet">
-    {#if figure.decorative}
-      Screen readers pass over it in silence.
-    {:else if figure.alt !== null}
-      For this place only. <button class="dk-link" onclick={() => set({ alt: null })}>take the library's</button>
-    {:else}
-      From the library; what you type here is for this place only.
-    {/if}
-  </p>
+  <AltField id="figure-alt" alt={figure.alt} decorative={figure.decorative} library={file?.words.alt ?? ''} {set} />
   <label class="dk-label mt-3" for="figure-caption">Caption</label>
   <select
     id="figure-caption"

@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { proofOf } from '$lib/api/client';
   import { onePicture } from '$lib/api/queries';
+  import AltField from './AltField.svelte';
   import type { Desk } from './desk.svelte';
   import FitTable from './FitTable.svelte';
   import type { LinePictureAttrs } from './schema';
@@ -41,22 +42,5 @@
   <p class="mt-1.5 text-quiet">Larger pictures stand between pieces of the page.</p>
 </div>
 <div class="px-4 py-3">
-  <div class="flex items-center justify-between">
-    <label class="dk-label" for="line-alt">Alt text</label>
-    <label class="flex min-h-6 items-center gap-1.5">
-      <input
-        type="checkbox"
-        checked={picture.decorative}
-        onchange={(event) => set({ decorative: event.currentTarget.checked })}
-      />decorative
-    </label>
-  </div>
-  <textarea
-    id="line-alt"
-    class="dk-field resize-none"
-    rows="2"
-    disabled={picture.decorative}
-    value={picture.alt ?? libraryAlt}
-    oninput={(event) => set({ alt: event.currentTarget.value === libraryAlt ? null : event.currentTarget.value })}
-  ></textarea>
+  <AltField id="line-alt" rows={2} alt={picture.alt} decorative={picture.decorative} library={libraryAlt} {set} />
 </div>

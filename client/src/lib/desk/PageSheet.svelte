@@ -3,13 +3,16 @@
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import { dndzone, type DndEvent } from 'svelte-dnd-action';
+  import { createQuery } from '@tanstack/svelte-query';
   import { proofOf, sentenceOf } from '$lib/api/client';
+  import { arrangementList } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import { count, weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
   import type { Piece } from './pieces';
 
   let { desk }: { desk: Desk } = $props();
+  const names = createQuery(arrangementList);
   let mapOpen = $state(true);
   let pageOpen = $state(true);
   let mendOpen = $state(true);
@@ -87,6 +90,19 @@
                 />{/if}</span
             >
             <span class="truncate text-quiet">Band{piece.text ? `: ${piece.text}` : ''}</span>
+          {:else if piece.arrangement}
+            <span class="grid w-14 flex-none grid-cols-3 gap-[2px]" aria-hidden="true">
+              {#each { length: 6 }, n (n)}<span class="h-3 bg-edge"></span>{/each}
+            </span>
+            <span class="truncate text-quiet"
+              >{names.data?.arrangements.find((one) => one.id === piece.arrangement?.arrangement)?.name ??
+                'Arrangement'}</span
+            >
+          {:else if piece.files}
+            <span class="w-14 flex-none space-y-[3px]" aria-hidden="true">
+              {#each { length: 3 }, n (n)}<span class="block h-[2px] border-b border-edge"></span>{/each}
+            </span>
+            <span class="truncate text-quiet">{count(piece.files.files.length, 'file')} in a table</span>
           {:else if piece.columns}
             <span class="grid w-14 flex-none grid-cols-4 gap-[3px]" aria-hidden="true">
               {#each piece.columns.cells.slice(0, 8) as cell (cell.id)}<span

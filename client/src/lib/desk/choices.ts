@@ -1,4 +1,4 @@
-import type { Each, FigureAttrs, FigureException, LookAttrs } from './schema';
+import type { FigureAttrs, FigureException, LookAttrs } from './schema';
 
 export const classes = ['phone', 'tablet', 'desktop'] as const;
 export const sides = ['left', 'centre', 'right'] as const;
@@ -30,8 +30,8 @@ export function exceptionWords(own: FigureException | undefined) {
 }
 
 /** A number for each class of screen with one of them changed. */
-export const inEach = (list: Each, i: number, value: number): Each =>
-  list.map((one, at) => (at === i ? value : one)) as Each;
+export const inEach = <T extends number[]>(list: T, i: number, value: number): T =>
+  list.map((one, at) => (at === i ? value : one)) as T;
 
 export const lineStyles = ['none', 'solid', 'dashed', 'dotted', 'double'] as const;
 

@@ -15,6 +15,7 @@ import { contentOf, holds, isPiece, piecesOf, type Piece } from './pieces';
 import {
   extensions,
   newId,
+  ownVideo,
   type BandAttrs,
   type ButtonAttrs,
   type ColumnsAttrs,
@@ -432,6 +433,7 @@ export class Desk {
   /** Takes files into the library and then into the page; the place is held by the piece before it, or by the columns. */
   async placeFiles(files: File[], gap: Gap | null = this.gap) {
     if (!gap && this.chosenColumns) return this.cells.fillFiles(this.chosenColumns.id, files);
+    if (!gap && this.openedSet) return this.openedSet.addFiles(files);
     gap ??= this.caretGap();
     const videos = files.filter((file) => file.type.startsWith('video/'));
     if (videos.length > 0) {
@@ -484,7 +486,7 @@ export class Desk {
       try {
         const [still] = await uploads.add([await stillOf(file, files[i]!.name.replace(/\.\w+$/, ''))]);
         this.addingVideo = gap;
-        if (still) this.placeVideo(still, { file, captions: null, controls: true, loops: false, startsItself: false });
+        if (still) this.placeVideo(still, ownVideo(file));
       } catch (error) {
         this.said = sentenceOf(error);
       }

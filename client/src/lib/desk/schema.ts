@@ -54,6 +54,14 @@ export type OwnVideo = {
   loops: boolean;
   startsItself: boolean;
 };
+/** As a file plays that was just put in. */
+export const ownVideo = (file: string): OwnVideo => ({
+  file,
+  captions: null,
+  controls: true,
+  loops: false,
+  startsItself: false,
+});
 /** One that another site plays. */
 export type HostedVideo = { address: string; player: string; title: string };
 
@@ -167,63 +175,47 @@ const kept = (defaults: object) =>
     Object.entries(defaults).map(([name, value]) => [name, { default: value as unknown, rendered: false }]),
   );
 
+/** A piece that is wholly the server's to draw: its element, what marks it in what is copied, and its class while it waits. */
+const drawn = (
+  name: string,
+  { tag, mark, waiting }: { tag: 'figure' | 'div' | 'span'; mark: string; waiting: string },
+  defaults: object,
+  views: FigureViews,
+  inline = false,
+) =>
+  Node.create({
+    name,
+    ...(inline && { group: 'inline', inline }),
+    atom: true,
+    selectable: true,
+    draggable: true,
+    addAttributes: () => kept(defaults),
+    parseHTML: () => [
+      { tag: `${tag}[${mark}]`, getAttrs: (element) => JSON.parse(element.getAttribute(mark) ?? '{}') },
+    ],
+    renderHTML: ({ node }) => [tag, { [mark]: JSON.stringify({ ...node.attrs, id: null }) }],
+    addNodeView: () => views.createDrawn(tag, waiting),
+  });
+
 const Figure = (views: FigureViews) =>
-  Node.create({
-    name: 'figure',
-    atom: true,
-    selectable: true,
-    draggable: true,
-    addAttributes: () => kept(figureDefaults),
-    parseHTML: () => [
-      { tag: 'figure[data-figure]', getAttrs: (element) => JSON.parse(element.getAttribute('data-figure') ?? '{}') },
-    ],
-    renderHTML: ({ node }) => ['figure', { 'data-figure': JSON.stringify({ ...node.attrs, id: null }) }],
-    addNodeView: () => views.createDrawn('figure', 'fig dk-waiting'),
-  });
-
+  drawn('figure', { tag: 'figure', mark: 'data-figure', waiting: 'fig dk-waiting' }, figureDefaults, views);
 const LinePicture = (views: FigureViews) =>
-  Node.create({
-    name: 'linePicture',
-    group: 'inline',
-    inline: true,
-    atom: true,
-    selectable: true,
-    draggable: true,
-    addAttributes: () => kept({ id: null, asset: '', height: 'line', alt: null, decorative: false }),
-    parseHTML: () => [
-      { tag: 'span[data-line]', getAttrs: (element) => JSON.parse(element.getAttribute('data-line') ?? '{}') },
-    ],
-    renderHTML: ({ node }) => ['span', { 'data-line': JSON.stringify({ ...node.attrs, id: null }) }],
-    addNodeView: () => views.createDrawn('span', 'in-line dk-waiting'),
-  });
-
+  drawn(
+    'linePicture',
+    { tag: 'span', mark: 'data-line', waiting: 'in-line dk-waiting' },
+    { id: null, asset: '', height: 'line', alt: null, decorative: false },
+    views,
+    true,
+  );
 const Files = (views: FigureViews) =>
-  Node.create({
-    name: 'files',
-    atom: true,
-    selectable: true,
-    draggable: true,
-    addAttributes: () => kept({ id: null, files: [] }),
-    parseHTML: () => [
-      { tag: 'div[data-files]', getAttrs: (element) => JSON.parse(element.getAttribute('data-files') ?? '{}') },
-    ],
-    renderHTML: ({ node }) => ['div', { 'data-files': JSON.stringify({ ...node.attrs, id: null }) }],
-    addNodeView: () => views.createDrawn('div', 'files dk-no-files'),
-  });
-
+  drawn('files', { tag: 'div', mark: 'data-files', waiting: 'files dk-no-files' }, { id: null, files: [] }, views);
 const ArrangementNode = (views: FigureViews) =>
-  Node.create({
-    name: 'arrangement',
-    atom: true,
-    selectable: true,
-    draggable: true,
-    addAttributes: () => kept({ id: null, arrangement: '', reach: 'wide' }),
-    parseHTML: () => [
-      { tag: 'div[data-set]', getAttrs: (element) => JSON.parse(element.getAttribute('data-set') ?? '{}') },
-    ],
-    renderHTML: ({ node }) => ['div', { 'data-set': JSON.stringify({ ...node.attrs, id: null }) }],
-    addNodeView: () => views.createDrawn('div', 'set dk-no-set'),
-  });
+  drawn(
+    'arrangement',
+    { tag: 'div', mark: 'data-set', waiting: 'set dk-no-set' },
+    { id: null, arrangement: '', reach: 'wide' },
+    views,
+  );
 
 /** A piece that holds others: how it is drawn is the server's, what stands in it is the document's own. */
 const holder = (name: 'band' | 'columns' | 'cell', content: string, defaults: object, views: FigureViews) =>

@@ -14,7 +14,6 @@
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
   import { classes } from '$lib/desk/choices';
   import type { WidthClass } from '$lib/desk/schema';
-  import { uploads } from '$lib/library/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
   import { count } from '$lib/ui/words';
@@ -28,8 +27,17 @@
     return on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version));
   });
   beforeNavigate(() => void opened.keep());
+
+  function keys(event: KeyboardEvent) {
+    const typing = (event.target as Element).matches('input:not([type=range], [type=checkbox]), select, textarea');
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing) return;
+    event.preventDefault();
+    if (event.shiftKey) opened.redo();
+    else opened.undo();
+  }
 </script>
 
+<svelte:window onkeydown={keys} />
 <svelte:head><title>{opened.wish?.name ?? 'Arrangement'} · Dekoro</title></svelte:head>
 
 {#if failed}
@@ -56,7 +64,7 @@
           <button class="dk-button" disabled={!opened.canRedo} onclick={opened.redo}><Redo size={14} />Redo</button>
         </div>
       </div>
-      <KindChoice {opened} shapes={site.data.shapes} />
+      <KindChoice {opened} site={site.data} />
     </aside>
     <div class="flex min-w-0 flex-1 flex-col">
       <div class="flex flex-none items-center gap-1.5 border-b border-hair px-4 py-2" role="group" aria-label="Width">
@@ -78,9 +86,7 @@
           <h2 class="font-semibold">Running order</h2>
           <span class="text-quiet">drag, or use the arrows</span>
           <span class="ml-auto"></span>
-          <FilePick
-            label="Pictures to add"
-            onfiles={async (files) => opened.add((await uploads.add(files)).filter((id) => id !== null))}
+          <FilePick label="Pictures to add" onfiles={(files) => void opened.addFiles(files)}
             >From this computer</FilePick
           >
         </div>
