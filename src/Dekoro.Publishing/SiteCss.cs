@@ -46,7 +46,6 @@ public static class SiteCss
             .files th:nth-child(2) { width: {{Px(TypeScale.FileTypePx)}}; }
             .files th:nth-child(3) { width: {{Px(TypeScale.FileSizePx)}}; }
             .fig figcaption { font-size: {{Number(TypeScale.Caption.SizePx / 16)}}rem; line-height: {{Number(TypeScale.Caption.LineHeight)}}; padding-block-start: {{Px(TypeScale.CaptionSpacePx)}}; }
-            .slider:not(.slider-still) { padding-block-end: {{Px(SetPlan.BarPx)}}; }
             .cell.over { padding: {{Px(PageLayout.CellPaddingPx)}}; }
             .button { padding: {{Px(TypeScale.ButtonBlockPx)}} {{Px(TypeScale.ButtonInlinePx)}}; border-width: {{Px(TypeScale.ButtonLinePx)}}; }
             .band { padding-block: {{Px(PageLayout.BandPaddingPx)}}; padding-inline: max(var(--pad), calc((100cqi - {{Px(style.ColumnPx)}}) / 2)); }
@@ -67,6 +66,8 @@ public static class SiteCss
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .cells > * { min-height: var(--least-{{Name(c)}}, 0); }
                   .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
+                  .slider { padding-block-end: var(--bar-{{Name(c)}}, 0); }
+                  .slider-dots { flex-basis: var(--dots-{{Name(c)}}, auto); }
                   .set-items > li, .set-columns > ul, .slides > div { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
@@ -85,6 +86,8 @@ public static class SiteCss
         var parts = new List<string>();
         if (set.BelowPx > 0) parts.Add("--room:" + Px(set.BelowPx));
         if (!set.IsGallery || set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("%")));
+        parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0).Select(c => $"--bar-{Name(c)}:{Px(set.BarPx(c))}"));
+        parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0 && set.DotsStandBelow(c)).Select(c => $"--dots-{Name(c)}:100%"));
         if (set.IsGallery && set.Gallery is { Whole: true, ShapeOfCells: { } shape }) parts.Add($"--cell:{shape.ToString().Replace(':', '/')}");
         return string.Join(';', parts);
     }

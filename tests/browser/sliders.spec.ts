@@ -48,6 +48,13 @@ test('Five pictures become a slider with words, right on the phone, and a galler
   await hand.goto(`${own.url}/live/`);
   expect(await inView(hand)).toEqual([0]);
   expect((await hand.locator('.slides > div').first().boundingBox())!.width).toBeCloseTo(390 - 32, 0);
+  // Every dot is there and in the page, and nothing of the bar lies over anything.
+  const bar = await hand.locator('.slider').evaluate((set) => {
+    const parts = [...set.querySelectorAll('.slider-bar > button, .slider-told, .slider-dots button')].map((one) => one.getBoundingClientRect());
+    const [frame, row] = [set.getBoundingClientRect(), set.querySelector('.slides')!.getBoundingClientRect()];
+    return { dots: set.querySelectorAll('.slider-dots button').length, out: parts.filter((one) => one.left < frame.left - 1 || one.right > frame.right + 1 || one.top < row.bottom - 1 || one.bottom > frame.bottom + 1).length };
+  });
+  expect(bar).toEqual({ dots: 5, out: 0 });
   await hand.getByRole('button', { name: 'Pause' }).tap();
   await hand.locator('.slides').evaluate((row) => row.scrollTo(row.clientWidth + 16, 0));
   await expect(hand.locator('.slider-told')).toHaveText('2 / 5');
@@ -160,6 +167,11 @@ test('Stops, dots and what is in view are as computed for every count, at every 
       const wanted = n <= v ? 1 : Math.ceil((n - v) / s) + 1;
       await expect(page.locator('.slider-dots button')).toHaveCount(wanted);
       expect(await page.locator('.slider-bar').isVisible()).toBe(wanted > 1);
+      const bar = await page.locator('.slider').evaluate((set) => {
+        const [frame, slides, bar] = [set, set.querySelector('.slides')!, set.querySelector('.slider-bar')!].map((one) => one.getBoundingClientRect());
+        return bar!.height === 0 || (bar!.top >= slides!.bottom - 1 && bar!.bottom <= frame!.bottom + 1);
+      });
+      expect(bar, `the bar stands below ${n} slides and inside`).toBe(true);
       for (let stop = 0; stop < wanted; stop++) {
         if (stop > 0) await page.getByRole('button', { name: 'Next' }).click();
         const first = Math.min(stop * s, Math.max(0, n - v));

@@ -24,11 +24,17 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
 
     public bool IsGallery => Block.Arrangement!.Kind == ArrangementKind.Gallery;
 
-    /// <summary>Room below a slider for its buttons and dots, CSS px.</summary>
-    public const double BarPx = 48;
+    /// <summary>Its buttons and the count; a row of dots; one dot, which is as wide as a finger needs (WCAG 2.2, SC 2.5.8). CSS px.</summary>
+    private const double ButtonsPx = 48, ButtonsWidePx = 340, DotPx = 24, RowGapPx = 4;
 
-    /// <summary>Whether there is more than one stop on some class of screen.</summary>
-    public bool Moves => !IsGallery && WidthClasses.All.Any(c => Stops[c].Length > 1);
+    /// <summary>Whether the dots find no room beside the buttons, on the narrowest screen of a class.</summary>
+    public bool DotsStandBelow(WidthClass c) => Block.Arrangement!.Slider.Dots && Stops[c].Length * DotPx > NarrowAt(c) - ButtonsWidePx;
+
+    /// <summary>Room below a slider for its buttons and dots, CSS px; none where it does not move.</summary>
+    public double BarPx(WidthClass c) => IsGallery || Stops[c].Length < 2 ? 0
+        : ButtonsPx + (DotsStandBelow(c) ? RowGapPx + DotPx * Math.Ceiling(Stops[c].Length / Math.Max(1, Math.Floor(NarrowAt(c) / DotPx))) : 0);
+
+    private double NarrowAt(WidthClass c) => Room.At(Math.Max(NarrowestPx, Page.Style.Classes.FromPx(c)));
 
     public PerClass<ImmutableArray<int>> Stops => new PerClass<int>().Select((c, _) => Block.Arrangement!.StopsOn(c, Figures.Length));
 
@@ -56,7 +62,7 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     public IEnumerable<Stand> Stands => Figures.Select((figure, i) => new Stand(figure, Page, new(true, true, true),
         SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Capped(Room.Within(box.PictureShare * box.Width), box.MostPx) : Room), Page.Style.Classes), null));
 
-    public double HeightAt(WidthClass c, double widthPx) => Layouts[c].HeightAt(widthPx, [.. Figures.Select(_ => BelowPx)]) + (Moves ? BarPx : 0);
+    public double HeightAt(WidthClass c, double widthPx) => Layouts[c].HeightAt(widthPx, [.. Figures.Select(_ => BelowPx)]) + BarPx(c);
 
     /// <summary>The boxes at a width of the arrangement, from its top left; captions not counted in.</summary>
     public IEnumerable<(FigureBlock Figure, BoxPx Box)> BoxesAt(WidthClass c, double widthPx)

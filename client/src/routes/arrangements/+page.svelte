@@ -40,9 +40,10 @@
 <div class="min-h-0 flex-1 overflow-y-auto bg-base-200 px-6 pb-10">
   <div class="flex flex-wrap items-end gap-3 pt-5 pb-4">
     <h1 class="mr-auto text-read font-semibold">Arrangements</h1>
-    <label class="dk-label"
-      >Name of a new one<input class="dk-field w-64" bind:value={name} placeholder="Kites of the hall" /></label
-    >
+    <div>
+      <label class="dk-label" for="new-name">Name of a new one</label>
+      <input id="new-name" class="dk-field w-64" bind:value={name} placeholder="Kites of the hall" />
+    </div>
     <button class="dk-button" disabled={!name.trim()} onclick={() => void make([])}><Plus size={15} />Empty</button>
     <FilePick
       label="Pictures for a new arrangement"
