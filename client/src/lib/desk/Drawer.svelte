@@ -75,10 +75,11 @@
   let placed = false;
   $effect(() => {
     if (desk.drawerOpen) {
-      field?.focus();
-      // What is chosen stays in view in the room that is left.
+      if (!field) return;
+      field.focus();
+      // What is chosen stays in view in the room that is left, unless something else was clicked meanwhile.
       const chosen = untrack(() => desk.chosen);
-      setTimeout(() => desk.reveal(chosen), 60);
+      setTimeout(() => desk.chosen === chosen && desk.reveal(chosen), 60);
     } else {
       clearTimeout(trying);
       untrack(() => {

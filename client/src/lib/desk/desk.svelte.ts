@@ -171,6 +171,18 @@ export class Desk {
           : this.draft,
       ),
       onTransaction: ({ transaction }) => this.follow(transaction.docChanged),
+      editorProps: {
+        // The editor reads the caret from the browser a moment after a click. On a slow machine it puts
+        // the chosen picture back before that: a click on words leaves a chosen picture at once.
+        handleClick: (view, pos, event) => {
+          const { doc, selection } = view.state;
+          const at = doc.resolve(pos);
+          if (!(selection instanceof NodeSelection) || !at.parent.inlineContent || event.shiftKey) return false;
+          if (pos >= selection.from && pos <= selection.to) return false;
+          view.dispatch(view.state.tr.setSelection(TextSelection.near(at)));
+          return false;
+        },
+      },
     });
     column.setAttribute('role', 'textbox');
     column.setAttribute('aria-multiline', 'true');
