@@ -8,6 +8,9 @@ public static class Assets
     /// <summary>For pages with a video that another site plays, or one behind words; for those whose pictures open the larger view; for those with a slider or carousel.</summary>
     public static IReadOnlyList<string> Scripts { get; } = ["video.js", "larger.js", "slider.js"];
 
+    /// <summary>The style of arrangements and the larger view, for pages that have them.</summary>
+    public const string SetsStyle = "sets.css";
+
     public static byte[] Bytes(string name)
     {
         using var stream = Open(name);

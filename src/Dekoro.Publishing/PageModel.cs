@@ -1,3 +1,4 @@
+using Dekoro.Core.Documents;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
 
@@ -30,6 +31,10 @@ public sealed record PageModel(PagePlan Plan, SiteFrame Frame, IFileAddresses Fi
     public bool IsFront => Plan.Page.Path.Length == 0;
 
     public string HrefOf(MenuEntry entry) => IsProof ? $"/proof/{entry.PageId}" : Root + (entry.Path.Length == 0 ? "" : entry.Path + "/");
+
+    /// <summary>The address of another part of a gallery on this page.</summary>
+    public string HrefOf(ArrangementBlock set, int sheet) => (IsProof ? $"?set={set.Id}&sheet={sheet}"
+        : Sheets.PathOf(Plan.Page.Main, set, sheet) is { Length: > 0 } path ? Root + path + "/" : Root) + "#" + set.Id;
 
     /// <summary>The address of a link; null where it leads to a page that is not public.</summary>
     public string? HrefOf(Link link)

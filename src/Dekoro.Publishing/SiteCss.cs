@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Sites;
@@ -54,6 +55,7 @@ public static class SiteCss
             .bar, .foot { padding-inline: max(var(--pad), calc((100% - {{Px(style.WidePx)}}) / 2)); }
             .cells-wide { {{Out($"min({Px(style.WidePx)}, calc(100cqi - 2 * var(--pad)))")}} }
             .cells { gap: {{Px(style.GutterPx)}}; }
+            .worded > :last-child { box-sizing: border-box; max-width: calc({{Px(SetPlan.WordsMostPx)}} + 2 * var(--inset)); padding: {{Px(SetPlan.WordsPaddingPx)}} var(--inset); }
             """);
         foreach (var look in style.Looks) css.AppendLine($".look-{look.Id} {{ {Variables(look.Look)} }}");
         foreach (var c in WidthClasses.All)
@@ -66,8 +68,9 @@ public static class SiteCss
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .cells > * { min-height: var(--least-{{Name(c)}}, 0); }
                   .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
-                  .slider { padding-block-end: var(--bar-{{Name(c)}}, 0); }
-                  .slider-dots { flex-basis: var(--dots-{{Name(c)}}, auto); }
+                  .slider { --bar: var(--bar-{{Name(c)}}, 0px); padding-block-end: var(--bar); --sides: var(--sides-{{Name(c)}}); }
+                  .slider-dots, .slider-pictures { flex-basis: var(--dots-{{Name(c)}}, auto); }
+                  .worded { --row: var(--row-{{Name(c)}}, 1); --said: var(--said-{{Name(c)}}, var(--words)); --on-said: var(--on-said-{{Name(c)}}, var(--on-words)); --tint-by: var(--tint-{{Name(c)}}, 0); --inset: var(--inset-{{Name(c)}}, {{Px(SetPlan.WordsPaddingPx)}}); }
                   .set-items > li, .set-columns > ul, .slides > div { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
@@ -88,8 +91,23 @@ public static class SiteCss
         if (!set.IsGallery || set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("%")));
         parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0).Select(c => $"--bar-{Name(c)}:{Px(set.BarPx(c))}"));
         parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0 && set.DotsStandBelow(c)).Select(c => $"--dots-{Name(c)}:100%"));
+        if (!set.IsGallery && set.Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside) parts.AddRange(WidthClasses.All.Select(c => $"--sides-{Name(c)}:{Number(set.PicturesShape(c))}"));
+        if (!set.Block.Slides.IsEmpty) parts.AddRange(WordsOf(set));
         if (set.IsGallery && set.Gallery is { Whole: true, ShapeOfCells: { } shape }) parts.Add($"--cell:{shape.ToString().Replace(':', '/')}");
         return string.Join(';', parts);
+    }
+
+    /// <summary>Words over slides, or below them where they find no room.</summary>
+    private static IEnumerable<string> WordsOf(SetPlan set)
+    {
+        var over = set.Block.Arrangement!.Slider.Words;
+        yield return $"--tint:{over.Tint}";
+        foreach (var c in WidthClasses.All)
+        {
+            if (set.WordsBelow[c]) yield return $"--row-{Name(c)}:2;--said-{Name(c)}:var(--ink);--on-said-{Name(c)}:var(--paper)";
+            else if (over.TintStrength[c] > 0) yield return $"--tint-{Name(c)}:{Number((double)over.TintStrength[c] / Readability.Steps)}";
+            if (set.WordsInsetPx(c) != SetPlan.WordsPaddingPx) yield return $"--inset-{Name(c)}:{Px(set.WordsInsetPx(c))}";
+        }
     }
 
     /// <summary>A look, as the custom properties that framed pictures are drawn by.</summary>

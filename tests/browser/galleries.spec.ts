@@ -1,5 +1,6 @@
 import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
 import { mulberry } from './random-site';
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Server } from './server';
@@ -271,4 +272,130 @@ test('Two windows change one arrangement: nothing is written over unasked, and a
   await expect(gutter).toHaveValue('50');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(async () => (await lookOf(own, made.id)).values.gallery).toMatchObject({ kind: 'level', gutterPx: 12 });
+});
+
+test('A gallery in parts: each at an address of its own with links that need no script, every picture on one of them, with its files', async ({ page, browser, own }) => {
+  const pictures = (await takeIn(own.url, ten.slice(0, 7))).map((file) => file.id!);
+  const made = await make(own, 'Kites of the hall', pictures, { kind: 'rows' });
+  await makePage(own.url, 'Home', [text('Words.')]);
+  const id = await makePage(own.url, 'Hall', [set(made.id)]);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  await page.getByLabel('so many pictures at a time').check();
+  await page.getByLabel('Pictures at a time', { exact: true }).fill('3');
+  await page.getByLabel('Pictures at a time', { exact: true }).press('Enter');
+  await page.getByRole('group', { name: 'Links stand' }).getByRole('button', { name: 'both' }).click();
+  const stage = page.frameLocator('iframe[title^="The arrangement at"]');
+  await expect(stage.locator('.sheets')).toHaveCount(2);
+  await stage.getByRole('link', { name: 'Next' }).first().click();
+  await expect(stage.getByRole('link', { name: 'Previous' }).first()).toBeVisible();
+  // All of them are used on the page, with files for their places.
+  for (const asset of pictures) {
+    const { standsIn } = (await (await fetch(`${own.url}/api/files/${asset}`)).json()) as { standsIn: unknown[] };
+    expect(standsIn).toHaveLength(1);
+  }
+  await publish(own.url);
+  const plain = await (await browser.newContext({ javaScriptEnabled: false })).newPage();
+  await plain.goto(`${own.url}/live/hall/`);
+  const seen: string[] = [];
+  for (let n = 1; ; n++) {
+    expect(await plain.locator('.sheets [aria-current]').first().textContent()).toBe(String(n));
+    for (const image of await plain.locator('.set img').all()) {
+      const [src, alt] = [await image.getAttribute('src'), (await image.locator('xpath=ancestor::figure').getAttribute('data-block'))!];
+      expect((await plain.request.get(new URL(src!, plain.url()).href)).status()).toBe(200);
+      seen.push(alt);
+    }
+    const next = plain.getByRole('link', { name: 'Next' }).first();
+    if ((await next.count()) === 0) break;
+    await next.click();
+  }
+  expect(plain.url()).toBe(`${own.url}/live/hall/kites-of-the-hall_3/#set`);
+  expect(new Set(seen).size).toBe(7);
+  expect(seen).toHaveLength(7);
+  await expect(plain).toHaveTitle(/Kites of the hall 3 \/ 3/);
+  await plain.getByRole('link', { name: '1 / 3' }).first().click();
+  expect(plain.url()).toBe(`${own.url}/live/hall/#set`);
+  await plain.context().close();
+  expect(id).toBeTruthy();
+});
+
+test('Words table, sorting and taking several out by keys; a picture with a link of its own and one that plays a film in the larger view', async ({ page, browser, own }) => {
+  const pictures = (await takeIn(own.url, ten.slice(0, 5))).map((file) => file.id!);
+  const film = new FormData();
+  film.append('file', new Blob([readFileSync(demoFile('kites-in-the-wind.webm'))]), 'kites-in-the-wind.webm');
+  const other = await fetch(`${own.url}/api/files`, { method: 'POST', body: film });
+  expect(other.ok, await other.clone().text()).toBe(true);
+  const made = await make(own, 'Kites', pictures, { captions: 'below', captionsFrom: 'title' });
+  await makePage(own.url, 'Home', [set(made.id), text('Below.')]);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  const items = async () => (await lookOf(own, made.id)).values.items as unknown as Record<string, unknown>[];
+  const order = page.getByRole('list', { name: 'Running order' });
+  await page.getByRole('group', { name: 'Sort by' }).getByRole('button', { name: 'name' }).click();
+  const titles = () => order.getByRole('button', { name: /^\d+:/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.replace(/^\d+: /, '')));
+  await expect.poll(titles).toEqual(['Box kite', 'Bridle ring', 'Line reel', 'Museum door', 'Two lanterns']);
+  // Two are chosen together and taken out; undo brings them back.
+  await order.getByRole('button', { name: /^4:/ }).focus();
+  await page.keyboard.press('Space');
+  await order.getByRole('button', { name: /^5:/ }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Take 2 out' })).toBeVisible();
+  await page.keyboard.press('Delete');
+  await expect.poll(async () => (await items()).length).toBe(3);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await items()).length).toBe(5);
+
+  await page.getByRole('button', { name: 'Words table' }).click();
+  await expect(page.getByLabel('Alt text of “Bridle ring”')).toHaveAttribute('placeholder', 'none');
+  await page.getByLabel('Alt text of “Bridle ring”').fill('A brass ring on five lines');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByLabel('Alt text of “Line reel”')).toBeFocused();
+  await page.getByLabel('Caption of “Line reel”').fill('The first reel of all');
+  await page.getByLabel('Link of “Bridle ring”').fill('sands.example/rings');
+  await page.keyboard.press('Tab');
+  await page.getByLabel('Link of “Box kite”').fill('javascript:alert(1)');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert').filter({ hasText: /./ })).toBeVisible();
+  await page.getByLabel('Title of “Museum door”').fill('The museum’s door');
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('Alt text of “The museum’s door”')).toBeVisible();
+  await passesAxe(page, 'words table');
+  await expect.poll(items).toMatchObject([{ linkKind: 'none' }, { alt: 'A brass ring on five lines', linkKind: 'address', linkTarget: 'https://sands.example/rings' }, { caption: 'The first reel of all', captionSource: 'own' }, {}, {}]);
+  await page.getByRole('button', { name: 'Words table' }).click();
+
+  await order.getByRole('button', { name: /^5:/ }).click();
+  await page.getByRole('complementary', { name: 'Picture' }).getByLabel('Film that plays in its place').selectOption({ index: 1 });
+  await page.getByLabel('File it opens').selectOption('lean');
+  for (const offer of ['goes on by itself', 'hands on its address', 'lets the file be kept']) await page.getByLabel(offer).check();
+  await expect.poll(async () => ((await lookOf(own, made.id)).values as unknown as { larger: unknown }).larger).toEqual({ size: 'lean', credit: true, zooms: true, plays: true, shares: true, downloads: true });
+  await publish(own.url);
+  const visit = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await visit.goto(`${own.url}/live/`);
+  await expect(visit.locator('.set a').nth(1)).toHaveAttribute('href', 'https://sands.example/rings');
+  await visit.locator('.set a').first().click();
+  const view = visit.getByRole('dialog');
+  // The one with a link of its own is none of them.
+  await expect(view.locator('.larger-count')).toHaveText('1 / 4');
+  await expect.poll(() => view.locator('img').evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth)).toBeGreaterThan(0);
+  expect(await view.locator('img').evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeLessThanOrEqual(1280);
+  await view.getByRole('button', { name: 'Zoom' }).click();
+  await expect(view.getByRole('button', { name: 'Zoom' })).toHaveAttribute('aria-pressed', 'true');
+  expect((await new AxeBuilder({ page: visit }).include('dialog').analyze()).violations.map((v) => v.id)).toEqual([]);
+  await view.getByRole('button', { name: 'Zoom' }).click();
+  const kept = visit.waitForEvent('download');
+  await view.getByRole('link', { name: 'Download' }).click();
+  expect((await kept).suggestedFilename()).toMatch(/\.(jpg|jpeg|png|webp|avif)$/);
+  await view.getByRole('button', { name: 'Play' }).click();
+  await expect(view.locator('.larger-count')).toHaveText('2 / 4', { timeout: 8000 });
+  await view.getByRole('button', { name: 'Pause' }).click();
+  await visit.keyboard.press('End');
+  await expect(view.locator('video')).toBeVisible();
+  await view.locator('video').evaluate((one: HTMLVideoElement) => void (one.muted = true, one.play()));
+  await expect.poll(() => view.locator('video').evaluate((one: HTMLVideoElement) => one.currentTime)).toBeGreaterThan(0);
+  await visit.keyboard.press('Escape');
+  expect(await visit.locator('dialog video').evaluate((one: HTMLVideoElement) => one.paused)).toBe(true);
+  // An address that was handed on opens it again.
+  const block = await visit.locator('.set figure').nth(2).getAttribute('data-block');
+  await visit.goto(`${own.url}/live/#view-${block}`);
+  await visit.reload();
+  await expect(visit.getByRole('dialog')).toHaveAccessibleName(/The first reel of all/);
+  await visit.close();
 });

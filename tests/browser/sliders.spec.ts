@@ -15,11 +15,12 @@ async function make(own: Server, pictures: string[], kind: string, slider: Recor
 }
 const set = (arrangement: string) => ({ type: 'arrangement', attrs: { id: 'set', arrangement, reach: 'wide' } });
 
-/** Which slides lie wholly in view. */
+/** Which slides lie wholly in view, from the left; those that stand again after the last by their number. */
 const inView = (page: Page) =>
   page.locator('.slides').evaluate((row) => {
     const { left, right } = row.getBoundingClientRect();
-    return [...row.children].map((one) => one.getBoundingClientRect()).flatMap((box, i) => (box.left > left - 1.5 && box.right < right + 1.5 ? [i] : []));
+    const many = row.querySelectorAll(':scope > :not([inert])').length;
+    return [...row.children].map((one) => one.getBoundingClientRect()).flatMap((box, i) => (box.width > 0 && box.left > left - 1.5 && box.right < right + 1.5 ? [i % many] : []));
   });
 
 test('Five pictures become a slider with words, right on the phone, and a gallery again with nothing lost', async ({ page, browser, own }) => {
@@ -152,11 +153,12 @@ test('Stops, dots and what is in view are as computed for every count, at every 
   for (const one of [id, other]) await fetch(`${own.url}/api/pages/${one}`, { method: 'PATCH', headers: json, body: JSON.stringify({ isOn: false }) });
   const page = await (await browser.newContext({ viewport: { width: 1280, height: 900 }, reducedMotion: 'reduce' })).newPage();
   await page.route('**/media/**', () => {});
+  const every = [1, 2, 3, 4, 5].flatMap((v) => [1, 2, 3, 4, 5].filter((s) => s <= v).flatMap((s) => [[v, s, false] as const, [v, s, true] as const]));
   for (const n of process.env.DEKORO_ALL ? Array.from({ length: 14 }, (_, i) => i) : [0, 1, 2, 4, 7, 13])
-    for (const [v, s] of process.env.DEKORO_ALL ? [1, 2, 3, 4, 5].flatMap((v) => [1, 2, 3, 4, 5].filter((s) => s <= v).map((s) => [v, s] as const)) : ([[1, 1], [3, 2], [5, 5]] as const)) {
+    for (const [v, s, loops] of process.env.DEKORO_ALL ? every : ([[1, 1, true], [3, 2, false], [3, 2, true], [5, 5, false]] as const)) {
       const put = await fetch(`${own.url}/api/arrangements/${look.id}`, {
         method: 'PUT', headers: { ...json, 'If-Match': `"${look.version}"` },
-        body: JSON.stringify({ ...look.values, items: all.slice(0, n).map((asset, i) => ({ id: `i${i}`, asset, isOn: true })), slider: { ...look.values.slider, inView: [1, 2, v], advanceBy: [1, 1, s] } }),
+        body: JSON.stringify({ ...look.values, items: all.slice(0, n).map((asset, i) => ({ id: `i${i}`, asset, isOn: true })), slider: { ...look.values.slider, inView: [1, 2, v], advanceBy: [1, 1, s], loops } }),
       });
       look = (await put.json()) as Look;
       await page.goto(`${own.url}/proof/${id}`, { waitUntil: 'domcontentloaded' });
@@ -164,7 +166,7 @@ test('Stops, dots and what is in view are as computed for every count, at every 
         await expect(page.locator('.slider')).toHaveCount(0);
         continue;
       }
-      const wanted = n <= v ? 1 : Math.ceil((n - v) / s) + 1;
+      const wanted = n <= v ? 1 : loops ? Math.ceil(n / s) : Math.ceil((n - v) / s) + 1;
       await expect(page.locator('.slider-dots button')).toHaveCount(wanted);
       expect(await page.locator('.slider-bar').isVisible()).toBe(wanted > 1);
       const bar = await page.locator('.slider').evaluate((set) => {
@@ -174,11 +176,106 @@ test('Stops, dots and what is in view are as computed for every count, at every 
       expect(bar, `the bar stands below ${n} slides and inside`).toBe(true);
       for (let stop = 0; stop < wanted; stop++) {
         if (stop > 0) await page.getByRole('button', { name: 'Next' }).click();
-        const first = Math.min(stop * s, Math.max(0, n - v));
-        expect(await inView(page), `n ${n}, v ${v}, s ${s}, stop ${stop}`).toEqual(Array.from({ length: Math.min(v, n) }, (_, i) => first + i));
+        const first = loops ? stop * s : Math.min(stop * s, Math.max(0, n - v));
+        expect(await inView(page), `n ${n}, v ${v}, s ${s}, loops ${loops}, stop ${stop}`).toEqual(Array.from({ length: Math.min(v, n) }, (_, i) => (first + i) % n));
         if (wanted > 1) await expect(page.locator('.slider-dots button').nth(stop)).toHaveAttribute('aria-current', 'true');
+      }
+      if (loops && wanted > 1) {
+        await page.getByRole('button', { name: 'Next' }).click();
+        expect(await inView(page), 'on from its end').toEqual(Array.from({ length: v }, (_, i) => i));
+        await page.getByRole('button', { name: 'Previous' }).click();
+        await expect(page.locator('.slider-dots button').last()).toHaveAttribute('aria-current', 'true');
       }
     }
   await page.goto(`${own.url}/proof/${other}`, { waitUntil: 'domcontentloaded' });
-  await expect(page.locator('.slides > div')).toHaveCount(look.values.items.length);
+  await expect(page.locator('.slides > div:not([inert])')).toHaveCount(look.values.items.length);
+});
+
+test('Words over slides: typed by the editor, made readable with one press, over the pictures where there is room and below them on phones', async ({ page, browser, own }) => {
+  const pictures = (await takeIn(own.url, five)).map((file) => file.id!);
+  const made = await make(own, pictures, 'slider', { captions: 'none', arrows: 'inside', loops: true, words: { across: 'left', down: 'bottom', tone: 'light', tint: '#0c1016', tintStrength: [0, 0, 0] } });
+  await makePage(own.url, 'Home', [set(made.id), text('Below.')]);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  const stage = page.frameLocator('iframe[title^="The arrangement at"]');
+  await page.getByRole('button', { name: /^1: / }).click();
+  const sheet = page.getByRole('complementary', { name: 'Picture' });
+  await sheet.getByLabel('Title over it').fill('Come and fly');
+  await sheet.getByLabel('Words over it').fill('Every Saturday on the east sand, whenever the wind is kind enough for all of them to go up at once.');
+  await sheet.getByLabel('Button').fill('Come along');
+  await sheet.getByLabel('Button').press('Tab');
+  await sheet.getByRole('textbox', { name: 'Where it leads' }).first().fill('sands.example/week');
+  await sheet.getByRole('button', { name: 'Set' }).first().click();
+  await expect(stage.getByRole('heading', { name: 'Come and fly' })).toBeVisible();
+  await expect(page.getByText('On phone they stand below: over the pictures they find no room.')).toBeVisible();
+  await expect(page.getByText(/hard, needs/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Set the least tint' }).click();
+  await expect(page.getByText(/hard, needs/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'top, right' }).click();
+  await page.getByRole('button', { name: 'bottom, left' }).click();
+  await sheet.getByLabel('Own stay, s').fill('9');
+  await sheet.getByLabel('Own stay, s').press('Enter');
+  await expect(page.getByText('5 stops, most stay 6 s and takes 0.5 s')).toBeVisible();
+  await passesAxe(page, 'an arrangement with words over slides');
+  await publish(own.url);
+
+  const visit = await (await browser.newContext({ viewport: { width: 1280, height: 900 } })).newPage();
+  await visit.goto(`${own.url}/live/`);
+  const stands = () => visit.locator('.slides > div').first().evaluate((slide) => {
+    const [picture, words] = [slide.querySelector('.in-set')!, slide.lastElementChild!].map((one) => one.getBoundingClientRect());
+    const arrows = [...document.querySelectorAll('.slider-sides .arrow')].map((one) => one.getBoundingClientRect());
+    return { over: words!.top >= picture!.top - 1 && words!.bottom <= picture!.bottom + 1, below: words!.top >= picture!.bottom - 1, arrowsOver: arrows.every((one) => one.top > picture!.top && one.bottom < picture!.bottom) };
+  });
+  expect(await stands()).toEqual({ over: true, below: false, arrowsOver: true });
+  expect((await new AxeBuilder({ page: visit }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()).violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
+  await expect(visit.getByRole('link', { name: 'Come along' })).toHaveAttribute('href', 'https://sands.example/week');
+  const opened = visit.waitForEvent('popup');
+  await visit.getByRole('link', { name: 'Come along' }).click();
+  await (await opened).close();
+  await visit.setViewportSize({ width: 390, height: 844 });
+  await visit.goto(`${own.url}/live/`);
+  expect(await stands()).toEqual({ over: false, below: true, arrowsOver: true });
+  await visit.close();
+
+  // As a gallery none of these words show; as a slider they are back.
+  await page.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'Gallery' }).click();
+  await expect(stage.getByRole('heading', { name: 'Come and fly' })).toHaveCount(0);
+  await page.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'Slider' }).click();
+  await expect(stage.getByRole('heading', { name: 'Come and fly' })).toBeVisible();
+});
+
+test('It begins where it is told, shows some of what follows, leads by small pictures, moves up, and in right-to-left pages the other way', async ({ browser, own }) => {
+  const pictures = (await takeIn(own.url, five)).map((file) => file.id!);
+  const made = await make(own, pictures, 'carousel', { captions: 'none', inView: [1, 2, 2], advanceBy: [1, 1, 1], startsWith: 3, peekPx: 60, steps: 'pictures', counter: false, change: 'vertical', changeMs: 400, loops: true });
+  await makePage(own.url, 'Home', [set(made.id)]);
+  await publish(own.url);
+  const visit = await browser.newPage({ viewport: { width: 1280, height: 900 } });
+  await visit.goto(`${own.url}/live/`);
+  await expect(visit.locator('.slider-pictures button')).toHaveCount(5);
+  expect(await inView(visit)).toEqual([2, 3]);
+  const peeks = await visit.locator('.slides').evaluate((row) => row.getBoundingClientRect().right - row.children[4]!.getBoundingClientRect().left);
+  expect(peeks).toBeCloseTo(60, 0);
+  await visit.locator('.slider-pictures button').nth(1).click();
+  expect(await visit.locator('.slides > div').first().evaluate((one) => one.getAnimations().map((a) => [(a.effect as KeyframeEffect).getTiming().duration, (a.effect as KeyframeEffect).getKeyframes()[1]!.transform]))).toEqual([[400, 'translateY(-100%)']]);
+  await expect.poll(() => inView(visit)).toEqual([1, 2]);
+  // Small pictures are the smallest files there are.
+  await expect.poll(() => visit.locator('.slider-pictures img').first().evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth > 0)).toBe(true);
+  const bytes = await visit.locator('.slider-pictures img').evaluateAll((images) => images.map((image) => { const i = image as HTMLImageElement; const set = (i.closest('picture')?.querySelector('source')?.srcset ?? i.srcset).split(', '); return new URL(set[0]!.split(' ')[0]!, i.baseURI).href === i.currentSrc; }));
+  expect(bytes.every(Boolean)).toBe(true);
+
+  await visit.route('**/live/', async (route) => route.fulfill({ contentType: 'text/html', body: (await (await route.fetch()).text()).replace('<html ', '<html dir="rtl" ') }));
+  await visit.goto(`${own.url}/live/`);
+  await visit.locator('.slider-pictures button').first().click();
+  const first = () => visit.locator('.slides').evaluate((row) => { const right = row.getBoundingClientRect().right; return [...row.children].findIndex((one) => Math.abs(one.getBoundingClientRect().right - right) < 2); });
+  await expect.poll(first).toBe(0);
+  await visit.locator('.slides').focus();
+  await visit.keyboard.press('ArrowLeft');
+  await expect.poll(first).toBe(1);
+  // At 400 % everything is there and nothing is cut off sideways.
+  await visit.setViewportSize({ width: 320, height: 256 });
+  expect(await visit.evaluate(() => [...document.querySelectorAll('body *')].filter((one) => !one.closest('.slides') && ((box) => box.left < -1 || box.right > innerWidth + 1)(one.getBoundingClientRect()) && !one.matches('.skip')).map((one) => one.outerHTML.slice(0, 80)))).toEqual([]);
+  expect(await visit.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+  // On paper each picture stands once.
+  await visit.emulateMedia({ media: 'print' });
+  expect(await visit.locator('.slides > div').evaluateAll((all) => all.filter((one) => one.getClientRects().length > 0).length)).toBe(5);
+  await visit.close();
 });

@@ -19,6 +19,11 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     /// <summary>The one shape of all pictures; null leaves each as it is.</summary>
     public AspectRatio? ShapeOfAll => Kind != ArrangementKind.Gallery ? Slider.Shape : Gallery.Whole ? null : Gallery.ShapeOfCells;
 
+    public LargerView Larger { get; init; } = LargerView.Usual;
+
+    /// <summary>How it is shown a part at a time; null shows all of it at once.</summary>
+    public Paging? Paging => Kind == ArrangementKind.Gallery ? Gallery.Paging : null;
+
     public CaptionSource CaptionsFrom => Kind == ArrangementKind.Gallery ? Gallery.CaptionsFrom : Slider.CaptionsFrom;
     public CaptionPlace Captions => Kind == ArrangementKind.Gallery ? Gallery.Captions : Slider.Captions;
     public bool OpensLarger => Kind == ArrangementKind.Gallery ? Gallery.OpensLarger : Slider.OpensLarger;
@@ -29,10 +34,17 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     /// <summary>How many of a slider or carousel are in view at once.</summary>
     public PerClass<int> InView => Kind == ArrangementKind.Carousel ? Slider.InView : new(1, 1, 1);
 
-    /// <summary>
-    /// Where a slider or carousel with so many pictures comes to stand. One that goes on from its end begins anew: the first never stand beside the last.
-    /// </summary>
-    public ImmutableArray<int> StopsOn(WidthClass c, int count) => Stops.Of(count, InView[c], AdvanceBy[c], loops: false);
+    /// <summary>Where a slider or carousel with so many pictures comes to stand. In one that goes on from its end the first come after the last.</summary>
+    public ImmutableArray<int> StopsOn(WidthClass c, int count) => Stops.Of(count, InView[c], AdvanceBy[c], Slider.Loops);
+
+    /// <summary>How long it stands at each stop: as long as that of the slides in view which stays longest, ms.</summary>
+    public ImmutableArray<int> StaysOn(WidthClass c)
+    {
+        var stays = Shown.Select(StayOf).ToList();
+        return [.. StopsOn(c, stays.Count).Select(first => Enumerable.Range(first, Math.Min(InView[c], stays.Count)).Max(i => stays[i % stays.Count]))];
+    }
+
+    public int StayOf(ArrangementItem item) => item.StayMs ?? Slider.StayMs;
 
     public PerClass<int> AdvanceBy => Kind == ArrangementKind.Carousel ? Slider.AdvanceBy : new(1, 1, 1);
 
@@ -68,7 +80,63 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
 /// <param name="Id">Within the arrangement; stays with it for good.</param>
 /// <param name="IsOn">False keeps it, with all its words, out of sight.</param>
 /// <param name="Caption">Null takes the source that the whole set takes.</param>
-public sealed record ArrangementItem(string Id, string AssetId, bool IsOn, AltChoice Alt, CaptionChoice? Caption, LinkChoice Link);
+public sealed record ArrangementItem(string Id, string AssetId, bool IsOn, AltChoice Alt, CaptionChoice? Caption, LinkChoice Link)
+{
+    /// <summary>How long it stands as a slide, ms; null as long as the others.</summary>
+    public int? StayMs { get; init; }
+
+    /// <summary>A file of the library that plays in its place; the picture is its still. Null for none.</summary>
+    public string? VideoId { get; init; }
+
+    /// <summary>Words over it as a slide; null for none, and then its caption stands there.</summary>
+    public SlideWords? Words { get; init; }
+}
+
+/// <summary>What stands over a slide; at least one of them is not empty.</summary>
+/// <param name="Link">Where the button leads, as it is written in the document.</param>
+public sealed record SlideWords(string Title, string Text, string Button, string Link)
+{
+    /// <summary>All that is there to read.</summary>
+    public string Read => string.Join(' ', new[] { Title, Text, Button }.Where(words => words.Length > 0));
+
+    /// <returns>Null where nothing is said.</returns>
+    public static SlideWords? Of(string? title, string? text, string? button, string? link) =>
+        new SlideWords(title?.Trim() ?? "", text?.Trim() ?? "", button?.Trim() ?? "", link?.Trim() ?? "") is { Read.Length: > 0 } words ? words : null;
+
+    /// <summary>As pieces of a page.</summary>
+    public ImmutableArray<Block> BlocksFor(string id, int level) =>
+    [
+        .. Title.Length > 0 ? [new HeadingBlock(id + "-title", level, [new TextRun(Title)])] : Enumerable.Empty<Block>(),
+        .. Text.Length > 0 ? [new ParagraphBlock(id + "-text", [new TextRun(Text)])] : Enumerable.Empty<Block>(),
+        .. Button.Length > 0 ? [new ButtonBlock(id + "-button", Button, Link, ButtonKind.Filled)] : Enumerable.Empty<Block>(),
+    ];
+}
+
+/// <summary>A gallery shown so many pictures at a time, each part at an address of its own, with links between them.</summary>
+public sealed record Paging(int PerSheet, PageLinksAt Links, PageLinksLook Look)
+{
+    public const int Most = 200;
+}
+
+/// <summary>Where the links to a gallery's other parts stand.</summary>
+public enum PageLinksAt { Below, Above, Both }
+
+/// <summary>Links to a gallery's other parts as words alone, or with a line round each.</summary>
+public enum PageLinksLook { Words, Boxes }
+
+/// <summary>How wide the file is that the larger view opens.</summary>
+public enum LargerSize { Lean, Balanced, Full, Original }
+
+/// <summary>What the larger view of a set shows and offers.</summary>
+/// <param name="Size">Of the file it opens; the original is a copy without what the camera wrote into it.</param>
+/// <param name="Plays">Whether it can go from one to the next by itself, once a visitor asks.</param>
+public sealed record LargerView(LargerSize Size, bool Credit, bool Zooms, bool Plays, bool Shares, bool Downloads)
+{
+    public static LargerView Usual { get; } = new(LargerSize.Balanced, true, true, false, false, false);
+
+    /// <returns>px; the picture's own where it is narrower.</returns>
+    public static int WidthPxOf(LargerSize size) => size switch { LargerSize.Lean => 1280, LargerSize.Balanced => 1920, LargerSize.Full => 2560, _ => int.MaxValue };
+}
 
 /// <summary>How the boxes of a gallery stand: in cells of one shape, in rows of one height, in columns that end level, or at their own size.</summary>
 public enum GalleryKind { Grid, Rows, Level, Even }
@@ -89,6 +157,9 @@ public sealed record Gallery(
     CaptionPlace Captions, CaptionSource CaptionsFrom, int CaptionLines, bool OpensLarger)
 {
     public const int MostColumns = 6, MostGutterPx = 60, LeastHeightPx = 40, MostHeightPx = 800, MostCaptionLines = 6;
+
+    /// <summary>Null shows all at once.</summary>
+    public Paging? Paging { get; init; }
 
     /// <summary>Right without touching anything.</summary>
     public static Gallery Usual { get; } = new(

@@ -13,11 +13,11 @@ public sealed record ArrangementReading(Arrangement? Arrangement, string? Field,
 
 /// <summary>An arrangement as it is kept and sent: choices by name, shapes as 3:2.</summary>
 /// <param name="Follows">A search line; empty or null where the pictures are chosen.</param>
-public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null, ArrangementKind Kind = ArrangementKind.Gallery, SliderValues? Slider = null)
+public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null, ArrangementKind Kind = ArrangementKind.Gallery, SliderValues? Slider = null, LargerView? Larger = null)
 {
     private const int MostName = 100, MostWords = 5000, MostId = 40, MostLine = 500;
 
-    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows, a.Kind, SliderValues.Of(a.Slider));
+    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows, a.Kind, SliderValues.Of(a.Slider), a.Larger);
 
     public static ArrangementValues Read(string json) => JsonSerializer.Deserialize<ArrangementValues>(json, DocumentReader.Values)!;
 
@@ -32,13 +32,15 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
         if (gallery is null) return Refused(field!, sentence!);
         (var slider, field, sentence) = Slider?.Check() ?? (Arrangements.Slider.Usual, null, null);
         if (slider is null) return Refused(field!, sentence!);
+        if (Larger is { } larger && !Enum.IsDefined(larger.Size)) return Refused("larger", "The larger view opens a lean, balanced or full file, or the original.");
         if (!Enum.IsDefined(Kind)) return Refused("kind", "An arrangement is a gallery, a slider or a carousel.");
         if (Items.Count > Arrangement.MostItems) return Refused("items", string.Create(CultureInfo.InvariantCulture, $"An arrangement holds at most {Arrangement.MostItems} pictures: make two of it."));
-        if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
+        if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget, i.Title, i.Text, i.Button, i.ButtonLink, i.Video }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
+        if (Items.Any(i => i.StayMs is < Arrangements.Slider.LeastStayMs or > Arrangements.Slider.MostStayMs)) return Refused("stayMs", Arrangements.SliderValues.StaySentence);
         var follows = LibraryQuery.Read(Follows ?? "").Written;
         if (follows.Length > MostLine) return Refused("follows", $"A search line holds at most {MostLine} characters: shorten it.");
         var ids = new HashSet<string>();
-        return new(new(id, name, gallery, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider }, null, null);
+        return new(new(id, name, gallery, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider, Larger = Larger ?? LargerView.Usual }, null, null);
 
         // Ids that are missing, strange or taken are made anew.
         string IdOf(ItemValues item, int i)
@@ -57,25 +59,29 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
 /// <param name="CaptionSource">Null takes that of the whole set.</param>
 public sealed record ItemValues(
     string Id, string Asset, bool IsOn = true, bool Decorative = false, string? Alt = null, CaptionSource? CaptionSource = null, string Caption = "",
-    FigureLinkKind LinkKind = FigureLinkKind.None, string LinkTarget = "")
+    FigureLinkKind LinkKind = FigureLinkKind.None, string LinkTarget = "", int? StayMs = null, string Title = "", string Text = "", string Button = "", string ButtonLink = "", string? Video = null)
 {
-    public static ItemValues Of(ArrangementItem i) => new(i.Id, i.AssetId, i.IsOn, i.Alt.Decorative, i.Alt.Own, i.Caption?.Source, i.Caption?.Own ?? "", i.Link.Kind, i.Link.Target);
+    public static ItemValues Of(ArrangementItem i) => new(i.Id, i.AssetId, i.IsOn, i.Alt.Decorative, i.Alt.Own, i.Caption?.Source, i.Caption?.Own ?? "", i.Link.Kind, i.Link.Target,
+        i.StayMs, i.Words?.Title ?? "", i.Words?.Text ?? "", i.Words?.Button ?? "", i.Words?.Link ?? "", i.VideoId);
 
-    internal ArrangementItem Read(string id) => new(id, Asset, IsOn, new(Decorative, Alt?.Trim()), CaptionSource is { } source ? new(source, Caption?.Trim() ?? "") : null, new(LinkKind, LinkTarget?.Trim() ?? ""));
+    internal ArrangementItem Read(string id) => new(id, Asset, IsOn, new(Decorative, Alt?.Trim()), CaptionSource is { } source ? new(source, Caption?.Trim() ?? "") : null, new(LinkKind, LinkTarget?.Trim() ?? "")) { StayMs = StayMs, Words = SlideWords.Of(Title, Text, Button, ButtonLink), VideoId = Video is { Length: > 0 } ? Video : null };
 }
 
 /// <param name="Columns">For phone, tablet and desktop.</param>
 /// <param name="Shape">As 3:2; empty is as is.</param>
+/// <param name="PerSheet">So many pictures at a time; 0 shows all at once.</param>
 public sealed record GalleryValues(
-    GalleryKind Kind, IReadOnlyList<int> Columns, IReadOnlyList<int> TargetHeightPx, int GutterPx, string Shape, bool Whole, Down Align, CaptionPlace Captions, CaptionSource CaptionsFrom, int CaptionLines, bool OpensLarger)
+    GalleryKind Kind, IReadOnlyList<int> Columns, IReadOnlyList<int> TargetHeightPx, int GutterPx, string Shape, bool Whole, Down Align, CaptionPlace Captions, CaptionSource CaptionsFrom, int CaptionLines, bool OpensLarger,
+    int PerSheet = 0, PageLinksAt PageLinks = PageLinksAt.Below, PageLinksLook PageLinksLook = PageLinksLook.Words)
 {
-    public static GalleryValues Of(Gallery g) => new(g.Kind, Each(g.Columns), Each(g.TargetHeightPx), g.GutterPx, g.Shape?.ToString() ?? "", g.Whole, g.Align, g.Captions, g.CaptionsFrom, g.CaptionLines, g.OpensLarger);
+    public static GalleryValues Of(Gallery g) => new(g.Kind, Each(g.Columns), Each(g.TargetHeightPx), g.GutterPx, g.Shape?.ToString() ?? "", g.Whole, g.Align, g.Captions, g.CaptionsFrom, g.CaptionLines, g.OpensLarger,
+        g.Paging?.PerSheet ?? 0, g.Paging?.Links ?? PageLinksAt.Below, g.Paging?.Look ?? PageLinksLook.Words);
 
     /// <returns>The gallery, or the field that keeps it from being one.</returns>
     internal (Gallery? Gallery, string? Field, string? Sentence) Check()
     {
         AspectRatio? shape = null;
-        if (!Enum.IsDefined(Kind) || !Enum.IsDefined(Align) || !Enum.IsDefined(Captions) || !Enum.IsDefined(CaptionsFrom)) return (null, "kind", "This layout is not known here.");
+        if (!Enum.IsDefined(Kind) || !Enum.IsDefined(Align) || !Enum.IsDefined(Captions) || !Enum.IsDefined(CaptionsFrom) || !Enum.IsDefined(PageLinks) || !Enum.IsDefined(PageLinksLook)) return (null, "kind", "This layout is not known here.");
         if (Shape is { Length: > 0 })
         {
             if (!AspectRatio.TryParse(Shape, out var read) || read.Value is < DocumentReader.NarrowestShape or > DocumentReader.WidestShape) return (null, "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
@@ -85,7 +91,8 @@ public sealed record GalleryValues(
         if (OutOf(TargetHeightPx, Gallery.LeastHeightPx, Gallery.MostHeightPx)) return (null, "targetHeightPx", $"Rows are {Gallery.LeastHeightPx} to {Gallery.MostHeightPx} px high, a number for each of phone, tablet and desktop.");
         if (GutterPx is < 0 or > Gallery.MostGutterPx) return (null, "gutterPx", $"The gutter is 0 to {Gallery.MostGutterPx} px.");
         if (CaptionLines is < 0 or > Gallery.MostCaptionLines) return (null, "captionLines", $"Room is kept for 0 to {Gallery.MostCaptionLines} lines.");
-        return (new(Kind, Read(Columns), Read(TargetHeightPx), GutterPx, shape, Whole, Align, Captions, CaptionsFrom, CaptionLines, OpensLarger), null, null);
+        if (PerSheet is < 0 or > Paging.Most) return (null, "perSheet", $"A gallery is shown 1 to {Paging.Most} pictures at a time; 0 shows all at once.");
+        return (new(Kind, Read(Columns), Read(TargetHeightPx), GutterPx, shape, Whole, Align, Captions, CaptionsFrom, CaptionLines, OpensLarger) { Paging = PerSheet > 0 ? new(PerSheet, PageLinks, PageLinksLook) : null }, null, null);
     }
 
     private static int[] Each(PerClass<int> of) => [of.Phone, of.Tablet, of.Desktop];

@@ -37,8 +37,12 @@ public sealed record GalleryLayout(ImmutableArray<GalleryBox> Boxes, ImmutableAr
     };
 
     /// <summary>Slides in one row, so many of them in view; the others beyond its end.</summary>
-    public static GalleryLayout Row(int count, int inView, double gutterPx, double shape) => new(
-        [.. Enumerable.Range(0, count).Select(i => new GalleryBox(i, 0, Affine.Part(1.0 / inView, gutterPx), shape, double.PositiveInfinity, default, 1))], [], true, gutterPx, gutterPx);
+    /// <param name="peekPx">So much of the next shows at the end, CSS px, if there are more than are in view.</param>
+    public static GalleryLayout Row(int count, int inView, double gutterPx, double shape, double peekPx = 0)
+    {
+        var width = Affine.Part(1.0 / inView, gutterPx) - Affine.Px(peekPx > 0 && count > inView ? (peekPx + gutterPx) / inView : 0);
+        return new([.. Enumerable.Range(0, count).Select(i => new GalleryBox(i, 0, width, shape, double.PositiveInfinity, default, 1))], [], true, gutterPx, gutterPx);
+    }
 
     /// <summary>How high it is, CSS px.</summary>
     public double HeightAt(double containerPx, IReadOnlyList<double> belowPx)

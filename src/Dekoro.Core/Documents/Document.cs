@@ -53,13 +53,18 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     });
 
     /// <summary>The same with each arrangement as it is now; null for one that is no more.</summary>
-    public Document WithArrangements(Func<ArrangementBlock, Arrangement?> find)
+    public Document WithArrangements(Func<ArrangementBlock, Arrangement?> find) => WithSets(a => a with { Arrangement = find(a) });
+
+    /// <summary>The same with each gallery at one of its parts.</summary>
+    public Document WithSheets(Func<ArrangementBlock, int> sheetOf) => WithSets(a => a with { Sheet = sheetOf(a) });
+
+    private Document WithSets(Func<ArrangementBlock, ArrangementBlock> change)
     {
         return Arrangements.Any() ? new([.. Blocks.Select(Of)]) : this;
 
         Block Of(Block b) => b switch
         {
-            ArrangementBlock one => one with { Arrangement = find(one) },
+            ArrangementBlock one => change(one),
             BandBlock band => band with { Blocks = [.. band.Blocks.Select(Of)] },
             _ => b,
         };
@@ -73,6 +78,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
         ButtonBlock button => [button],
         ColumnsBlock columns => ButtonsIn(columns.Pieces),
         GroundedBlock grounded => ButtonsIn(grounded.Blocks),
+        ArrangementBlock set => ButtonsIn(set.Slides),
         ListBlock list => ButtonsIn(list.Items.SelectMany(item => item)),
         QuoteBlock quote => ButtonsIn(quote.Blocks),
         _ => Enumerable.Empty<ButtonBlock>(),
@@ -85,6 +91,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     {
         ColumnsBlock columns => columns.Cells,
         BandBlock band => GroundedIn(band.Blocks).Prepend(band),
+        ArrangementBlock set => set.Slides,
         _ => Enumerable.Empty<GroundedBlock>(),
     });
 
@@ -143,14 +150,39 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
     /// <summary>As it is now; null while it is not looked up, and where it is no more.</summary>
     public Arrangement? Arrangement { get; init; }
 
+    /// <summary>Which part of a gallery is shown, from 1; null shows all of it.</summary>
+    public int? Sheet { get; init; }
+
+    /// <summary>How many parts it has.</summary>
+    public int Sheets => Arrangement?.Paging is { } paging ? Math.Max(1, (Arrangement.Shown.Count() + paging.PerSheet - 1) / paging.PerSheet) : 1;
+
+    private IEnumerable<ArrangementItem> OnSheet => Sheet is { } n && Arrangement!.Paging is { } paging ? Arrangement.Shown.Skip((n - 1) * paging.PerSheet).Take(paging.PerSheet) : Arrangement!.Shown;
+
     public string FigureIdOf(ArrangementItem item) => Id + "-" + item.Id;
+
+    private LinkChoice LinkOf(ArrangementItem item) => item.Link.Kind == FigureLinkKind.None && Arrangement!.OpensLarger ? new(FigureLinkKind.LargeFile) : item.Link;
+
+    /// <summary>Words over it stand in its caption's stead.</summary>
+    private bool IsWorded(ArrangementItem item) => Arrangement!.Kind != ArrangementKind.Gallery && item.Words is not null;
+
+    /// <summary>What stands over its slides, of those that have words.</summary>
+    public ImmutableArray<SlideBlock> Slides => Arrangement is not { Slider.Words: var over } set ? [] :
+    [
+        .. OnSheet.Where(IsWorded).Select(item => new SlideBlock(FigureIdOf(item), new(null, item.AssetId, false, over.Tint, over.TintStrength, over.Tone), over.Across, over.Down,
+            item.Words!.BlocksFor(FigureIdOf(item), set.Kind == ArrangementKind.Slider ? 2 : 3))),
+    ];
 
     /// <summary>Its pictures, as ones that are placed: each goes by the block's id and its own.</summary>
     public ImmutableArray<FigureBlock> Figures => Arrangement is not { } set ? [] :
     [
-        .. set.Shown.Select(item => new FigureBlock(FigureIdOf(item), item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.ShapeOfAll),
-            item.Alt, set.CaptionOf(item),
-            item.Link.Kind == FigureLinkKind.None && set.OpensLarger ? new LinkChoice(FigureLinkKind.LargeFile) : item.Link)),
+        .. OnSheet.Select(item => new FigureBlock(FigureIdOf(item), item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.ShapeOfAll),
+            item.Alt, IsWorded(item) ? new(CaptionSource.None) : set.CaptionOf(item),
+            LinkOf(item))
+        {
+            Larger = set.Larger.Size,
+            LargerVideoId = LinkOf(item).Kind == FigureLinkKind.LargeFile ? item.VideoId : null,
+            Video = item.VideoId is { } film && LinkOf(item).Kind == FigureLinkKind.None ? new VideoChoice.Own(film, null, true, false, false) : null,
+        }),
     ];
 }
 
@@ -204,6 +236,12 @@ public sealed record FigureBlock(
 
     /// <summary>Plays where the picture stands; null for a picture alone.</summary>
     public VideoChoice? Video { get; init; }
+
+    /// <summary>The file that its larger view opens.</summary>
+    public LargerSize Larger { get; init; } = LargerSize.Full;
+
+    /// <summary>A file of the library that plays in the larger view, of which this is the still; null for none.</summary>
+    public string? LargerVideoId { get; init; }
 
     /// <summary>True where the place waits for a picture: it is kept on the desk and never published.</summary>
     public bool IsEmpty => AssetId.Length == 0;

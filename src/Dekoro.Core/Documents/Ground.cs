@@ -24,9 +24,18 @@ public abstract record GroundedBlock(string Id, Ground Ground, ImmutableArray<Bl
     /// <summary>True where something shows behind what stands in it.</summary>
     public bool HasGround => Ground is not { AssetId: null, Colour: null };
 
+    /// <summary>The picture that its ground is, by the id of its place.</summary>
+    public virtual string FigureId => Id;
+
     /// <summary>The picture behind, as one that is placed: it goes by the piece's own id and says nothing.</summary>
     public FigureBlock? Behind => Ground.AssetId is null ? null
         : new(Id, Ground.AssetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, CutChoice.AsIs, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
+}
+
+/// <summary>Words over a slide of a slider or carousel.</summary>
+public sealed record SlideBlock(string FigureOfSlide, Ground Ground, Side Across, Down Down, ImmutableArray<Block> Blocks) : GroundedBlock(FigureOfSlide + "-words", Ground, Blocks)
+{
+    public override string FigureId => FigureOfSlide;
 }
 
 /// <summary>Words over a ground take the site's ink, or its paper.</summary>

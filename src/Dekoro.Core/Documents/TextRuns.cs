@@ -13,6 +13,7 @@ public static class TextRuns
         ButtonBlock { Link.Length: > 0 } b => [(block, new TextRun(b.Text, Link: b.Link))],
         FilesBlock files => files.Files.Select(file => (block, new TextRun(file.Words ?? "", Link: Link.File.Scheme + file.FileId))),
         BandBlock b => b.Blocks.SelectMany(In),
+        ArrangementBlock set => set.Slides.SelectMany(s => s.Blocks).SelectMany(In),
         _ => LinesIn(block).SelectMany(l => l.Inlines.Select(i => i switch { TextRun run => run, LinePicture { Link: { } link } => new TextRun("", Link: link), _ => null }).OfType<TextRun>().Select(r => (l.Block, r))),
     };
 
@@ -68,7 +69,7 @@ public static class TextRuns
     /// <summary>Files of the library that play on a page, or are shown while one plays.</summary>
     /// <returns>Each with the piece in which it plays.</returns>
     public static IEnumerable<(string BlockId, string FileId)> FilesPlayedIn(Document page) =>
-        page.Figures.SelectMany(f => f.Video is VideoChoice.Own own ? new[] { (f.Id, own.FileId), (f.Id, own.CaptionsId) } : [])
+        page.Figures.SelectMany(f => f.Video is VideoChoice.Own own ? new[] { (f.Id, own.FileId), (f.Id, own.CaptionsId) } : [(f.Id, f.LargerVideoId)])
             .Concat(page.Grounded.Select(b => (b.Id, b.Ground.VideoId))).Where(played => played.Item2 is not null).Select(played => (played.Id, played.Item2!));
 
     /// <summary>Every link of a page as it is written, whether or not it leads anywhere.</summary>

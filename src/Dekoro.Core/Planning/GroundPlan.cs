@@ -21,7 +21,8 @@ public sealed record GroundMend(WordsTone Words, Srgb Tint, PerClass<int> Streng
 /// <summary>Everything decided about what stands behind the words of a band or cell.</summary>
 /// <param name="Behind">The picture behind it, as it is placed; null for none.</param>
 /// <param name="Mend">Null where its words are readable as they are, or nothing makes them so.</param>
-public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClass<GroundOnClass> On, GroundMend? Mend)
+/// <param name="Under">What lies under its words on each class of screen, without any tint.</param>
+public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClass<GroundOnClass> On, GroundMend? Mend, PerClass<ImmutableArray<WordsGround>> Under)
 {
     public static GroundPlan Of(GroundedBlock block, FigurePlan? behind, ColourGrid? grid, LaidPage page, PageLayout layout)
     {
@@ -35,8 +36,12 @@ public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClas
             return (Grounds: grounds, On: new GroundOnClass(box.Height, window?.ObjectPosition(behind!.Main.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
         });
         var on = seen.Select((_, s) => s.On);
-        return new(block, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null);
+        return new(block, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null, seen.Select((_, s) => s.Grounds.ToImmutableArray()));
     }
+
+    /// <summary>What makes the words over all slides of a set readable at once; null where they are, or nothing does.</summary>
+    public static GroundMend? MendOf(IReadOnlyCollection<GroundPlan> slides, PageLayout layout) => slides.All(s => !s.HardToRead.Any()) ? null
+        : MendOf(slides.First().Block.Ground, new PerClass<int>().Select((c, _) => slides.SelectMany(s => s.Under[c]).ToList()), layout);
 
     /// <summary>The classes on which its words are hard to read, with how far they fall short.</summary>
     public IEnumerable<(WidthClass Class, Contrast Contrast)> HardToRead =>

@@ -261,10 +261,36 @@ public sealed class PageFlow
         var width = plan.Room.At(_viewport);
         var left = (_viewport - width) / 2;
         _laid.Add(new(block, new(left, top, width, plan.HeightAt(_class, width)), null, [], _over));
-        // What lies beyond the end of a row of slides is not in view.
-        foreach (var (figure, box) in plan.BoxesAt(_class, width).Where(one => one.Box.Left < width)) _laid.Add(new(figure, box with { Left = left + box.Left, Top = top + box.Top }, null, [], _over));
+        var words = block.Slides.ToDictionary(s => s.FigureId);
+        foreach (var (figure, box) in plan.BoxesAt(_class, width))
+        {
+            var at = box with { Left = left + box.Left, Top = top + box.Top };
+            // What lies beyond the end of a row of slides is not in view; its words are read all the same.
+            if (box.Left < width) _laid.Add(new(figure, at, null, [], _over));
+            if (words.GetValueOrDefault(figure.Id) is { } slide) WordsOver(slide, plan, at);
+        }
         return top + plan.HeightAt(_class, width);
     }
+
+    /// <summary>The words of a slide: over it, or below where they find no room on it.</summary>
+    private void WordsOver(SlideBlock slide, SetPlan plan, BoxPx box)
+    {
+        var (outer, at, inset) = (_over, _laid.Count, plan.WordsInsetPx(_class));
+        if (plan.WordsBelow[_class]) (_over, box) = (null, box with { Top = box.Top + box.Height });
+        else _over = slide.Id;
+        var wide = SetPlan.WordsRoomPx(box.Width, inset);
+        var free = box.Width - 2 * inset - wide;
+        var top = box.Top + SetPlan.WordsPaddingPx;
+        var left = box.Left + inset + slide.Across switch { Side.Left => 0, Side.Centre => free / 2, _ => free };
+        var end = Stack(slide.Blocks, plan.WordsSetting, new(left, top, wide, 0), slide.Across, wide);
+        if (!plan.WordsBelow[_class]) MoveDown(at, _laid.Count, slide.Down, box.Height - 2 * SetPlan.WordsPaddingPx - (end - top));
+        _over = outer;
+        _laid.Insert(at, new(slide, box, null, [], _over));
+    }
+
+    /// <summary>How high pieces of words stand in a place so wide, CSS px.</summary>
+    public static double HeightOf(ImmutableArray<Block> blocks, Setting setting, double widthPx, PageLayout layout) =>
+        new PageFlow(layout, WidthClass.Phone, _ => null, _ => null) { _until = double.PositiveInfinity }.Stack(blocks, setting, new(0, 0, widthPx, 0), Side.Left, widthPx);
 
     /// <summary>A row for each file, and one above that says what they are.</summary>
     private double Files(FilesBlock files, BoxPx room)

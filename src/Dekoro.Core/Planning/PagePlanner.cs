@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -12,8 +13,8 @@ namespace Dekoro.Core.Planning;
 /// <summary>document + style + facts → <see cref="PagePlan"/>. Decides once; every reader takes it from there.</summary>
 public static class PagePlanner
 {
-    /// <summary>The widest file a click on a picture opens, px.</summary>
-    public const int LargeFilePx = 2560;
+    /// <summary>How wide a picture is at an address of its own, px.</summary>
+    public static int LargeFilePx => LargerView.WidthPxOf(LargerSize.Full);
 
     /// <summary>Where the page's pictures stand, before any ladder is chosen.</summary>
     public static ImmutableArray<Place> PlacesOf(PageSource page, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures) =>
@@ -41,6 +42,7 @@ public static class PagePlanner
     public static PagePlan Plan(PageSource given, PlanFacts facts)
     {
         var layout = new PageLayout(facts.Style);
+        given = Sheets.First(given);
         var page = given with { Document = TextRuns.WithFileFacts(WithKnown(given.Document, facts.Pictures), facts.Addresses.FileById) };
         var laid = new LaidPage(page.Document, facts.PictureOf, layout);
         var places = PlacesOf(page.Id, laid, layout, facts.Pictures);
@@ -76,7 +78,7 @@ public static class PagePlanner
         notices.AddRange(empty.Values.Select(e => new Notice(e.Block.Id, string.Create(CultureInfo.InvariantCulture, $"This place waits for a picture of {e.WantsWidthPx} × {e.WantsHeightPx} px or more; visitors do not see it."))));
         // A band without a ground has words on the page's paper, and a height of its own.
         var grounds = page.Document.Grounded.Concat(page.Document.Blocks.OfType<BandBlock>()).DistinctBy(b => b.Id)
-            .Select(b => GroundPlan.Of(b, planned.GetValueOrDefault(b.Id), facts.Grids.GetValueOrDefault(b.Ground.AssetId ?? ""), laid, layout)).ToImmutableDictionary(b => b.Block.Id);
+            .Select(b => GroundPlan.Of(b, planned.GetValueOrDefault(b.FigureId), facts.Grids.GetValueOrDefault(b.Ground.AssetId ?? ""), laid, layout)).ToImmutableDictionary(b => b.Block.Id);
         notices.AddRange(grounds.Values.Select(NoticeOf).OfType<Notice>());
         return new PagePlan(page, layout, facts.Addresses, planned, empty, grounds, sets, links, notices.ToImmutable(), WeightsOf(planned.Values, FilmsOf(page.Document, planned, facts)));
     }
@@ -134,7 +136,7 @@ public static class PagePlanner
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
         var fitOf = new PerClass<int>().Select((c, _) => fits.Select(f => f[c]).FirstOrDefault(fit => fit is not null));
-        return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure is { Link.Kind: FigureLinkKind.LargeFile, Video: null } ? LargeFileOf(picture) : null);
+        return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure is { Link.Kind: FigureLinkKind.LargeFile, Video: null } ? LargeFileOf(picture, figure.Larger) : null);
     }
 
     /// <summary>The words read out in a picture's stead; empty for a decorative one.</summary>
@@ -172,7 +174,8 @@ public static class PagePlanner
             { } => "set the least tint",
             null => "choose another picture or colour behind them",
         };
-        return new(ground.Block.Id, string.Create(CultureInfo.InvariantCulture, $"The words of this {(ground.Block is BandBlock ? "band" : "cell")} are hard to read on {on}: {worst.Ratio:0.0} : 1, where they need {worst.Needed:0.#} : 1; {mend}."));
+        var piece = ground.Block switch { BandBlock => "band", SlideBlock => "slide", _ => "cell" };
+        return new(ground.Block.FigureId, string.Create(CultureInfo.InvariantCulture, $"The words of this {piece} are hard to read on {on}: {worst.Ratio:0.0} : 1, where they need {worst.Needed:0.#} : 1; {mend}."));
     }
 
     private static ImmutableArray<OutputFormat> FormatsOf(PictureFacts picture, Cut cut) => picture switch
@@ -184,12 +187,15 @@ public static class PagePlanner
     };
 
     /// <summary>A picture whole, for a larger view of it or an address of its own.</summary>
-    public static PlannedFile LargeFileOf(PictureFacts picture)
+    public static PlannedFile LargeFileOf(PictureFacts picture, LargerSize size = LargerSize.Full)
     {
         var whole = Cut.Whole(picture.Size);
         var format = FormatsOf(picture, whole)[^1];
-        return new(picture.Id, whole, format == OutputFormat.Svg ? 0 : Math.Min(LargeFilePx, picture.Size.Width), format);
+        return new(picture.Id, whole, format == OutputFormat.Svg ? 0 : Math.Min(LargerView.WidthPxOf(size), picture.Size.Width), format);
     }
+
+    /// <summary>About how many bytes the larger view of a picture fetches.</summary>
+    public static double LargeBytesOf(PictureFacts picture, LargerSize size) => LargeFileOf(picture, size) is { IsUnchanged: false } file ? picture.Bytes.At(file.WidthPx) : picture.FileBytes;
 
     private static Link? LinkOf(FigureBlock figure, SiteAddresses addresses, ImmutableArray<Notice>.Builder notices)
     {

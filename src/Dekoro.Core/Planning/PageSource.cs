@@ -10,7 +10,14 @@ using Dekoro.Core.Widths;
 namespace Dekoro.Core.Planning;
 
 /// <param name="Path">Its address under the site, without slashes at the ends; "" is the front page.</param>
-public sealed record PageSource(string Id, string Title, string Path, string Summary, Document Document);
+public sealed record PageSource(string Id, string Title, string Path, string Summary, Document Document)
+{
+    /// <summary>What it belongs to, where it shows further pictures of a gallery; null for a page itself.</summary>
+    public SheetOf? Sheet { get; init; }
+
+    /// <summary>The page that people know, of which this is all or a part.</summary>
+    public PageSource Main => Sheet?.Page ?? this;
+}
 
 /// <summary>The facts a plan is made with, beside the page itself.</summary>
 /// <param name="Elsewhere">The slots in which a picture's cut stands on the other pages of the site.</param>

@@ -24,15 +24,56 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
 
     public bool IsGallery => Block.Arrangement!.Kind == ArrangementKind.Gallery;
 
-    /// <summary>Its buttons and the count; a row of dots; one dot, which is as wide as a finger needs (WCAG 2.2, SC 2.5.8). CSS px.</summary>
-    private const double ButtonsPx = 48, ButtonsWidePx = 340, DotPx = 24, RowGapPx = 4;
+    /// <summary>Beside words over a slide; beside buttons at its sides; lines of words are no longer than this. CSS px.</summary>
+    public const double WordsPaddingPx = 20, ArrowsPaddingPx = 68, WordsMostPx = 560;
 
-    /// <summary>Whether the dots find no room beside the buttons, on the narrowest screen of a class.</summary>
-    public bool DotsStandBelow(WidthClass c) => Block.Arrangement!.Slider.Dots && Stops[c].Length * DotPx > NarrowAt(c) - ButtonsWidePx;
+    /// <summary>How words over slides are set: as in a band where one is seen at a time.</summary>
+    public Setting WordsSetting => Block.Arrangement!.Kind == ArrangementKind.Slider ? Setting.Band : Setting.Cell;
+
+    /// <summary>From a slide's sides to its words, CSS px.</summary>
+    public double WordsInsetPx(WidthClass c) => Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside && !WordsBelow[c] ? ArrowsPaddingPx : WordsPaddingPx;
+
+    /// <summary>Where the words of one of the slides do not fit over it: there the words of all stand below.</summary>
+    public PerClass<bool> WordsBelow { get; private init; }
+
+    /// <summary>Room below the slides for their words, CSS px; none where they stand over them.</summary>
+    public double WordsPx(WidthClass c, double widthPx) => !WordsBelow[c] ? 0
+        : Block.Slides.Max(s => PageFlow.HeightOf(s.Blocks, WordsSetting, WordsRoomPx(Layouts[c].Boxes[0].WidthAt(widthPx), WordsPaddingPx), Page)) + 2 * WordsPaddingPx;
+
+    public static double WordsRoomPx(double slidePx, double insetPx) => Math.Clamp(slidePx - 2 * insetPx, 1, WordsMostPx);
+
+    /// <summary>Where words are highest against their slide: on a class's narrowest screen.</summary>
+    private bool HasWordsTooHighFor(WidthClass c)
+    {
+        var slide = Layouts[c].Boxes[0];
+        var width = slide.WidthAt(NarrowAt(c));
+        return Block.Slides.Any(s => PageFlow.HeightOf(s.Blocks, WordsSetting, WordsRoomPx(width, WordsInsetPx(c)), Page) + 2 * WordsPaddingPx > width / slide.Shape);
+    }
+
+    /// <summary>Its buttons and the count; a row of dots; one dot, which is as wide as a finger needs (WCAG 2.2, SC 2.5.8). CSS px.</summary>
+    private const double ButtonsPx = 48, ButtonsWidePx = 340, DotPx = 24, StepPicturePx = 64, RowGapPx = 4;
+
+    private Slider Slider => Block.Arrangement!.Slider;
+
+    /// <summary>How wide what leads to one stop is, CSS px.</summary>
+    private double StepPx => Slider.Steps switch { Steps.Dots => DotPx, Steps.Pictures => StepPicturePx, _ => 0 };
+
+    /// <summary>Whether the steps find no room beside the buttons, on the narrowest screen of a class.</summary>
+    public bool DotsStandBelow(WidthClass c) => Slider.Steps != Steps.None && Stops[c].Length * StepPx > NarrowAt(c) - ButtonsWidePx;
 
     /// <summary>Room below a slider for its buttons and dots, CSS px; none where it does not move.</summary>
     public double BarPx(WidthClass c) => IsGallery || Stops[c].Length < 2 ? 0
-        : ButtonsPx + (DotsStandBelow(c) ? RowGapPx + DotPx * Math.Ceiling(Stops[c].Length / Math.Max(1, Math.Floor(NarrowAt(c) / DotPx))) : 0);
+        : Math.Max(HasButtons ? ButtonsPx : 0, DotsStandBelow(c) ? 0 : StepHighPx) + (DotsStandBelow(c) ? RowGapPx + StepHighPx * Math.Ceiling(Stops[c].Length / Math.Max(1, Math.Floor(NarrowAt(c) / StepPx))) : 0);
+
+    private bool HasButtons => Slider.Arrows == ArrowsAt.Below || Slider.PlaysItself || Slider.Counter;
+
+    private double StepHighPx => Slider.Steps switch { Steps.Dots => DotPx, Steps.Pictures => StepPicturePx, _ => 0 };
+
+    /// <summary>Room for one row of links to the other parts of a gallery, CSS px.</summary>
+    private const double PageLinksPx = 52;
+
+    /// <summary>Room above and below for the links to its other parts, CSS px.</summary>
+    private double SheetsPx => Block.Sheets < 2 ? 0 : Block.Arrangement!.Paging!.Links == PageLinksAt.Both ? 2 * PageLinksPx : PageLinksPx;
 
     private double NarrowAt(WidthClass c) => Room.At(Math.Max(NarrowestPx, Page.Style.Classes.FromPx(c)));
 
@@ -52,17 +93,25 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
         var layouts = new PerClass<int>().Select((c, _) =>
         {
             var next = c == WidthClass.Desktop ? WidestPx : classes.FromPx(c + 1) - 1;
-            if (set.Kind != ArrangementKind.Gallery) return GalleryLayout.Row(figures.Length, set.InView[c], set.Slider.GutterPx, set.Slider.Shape.Value);
+            if (set.Kind != ArrangementKind.Gallery) return GalleryLayout.Row(figures.Length, set.InView[c], set.Slider.GutterPx, set.Slider.Shape.Value, set.Slider.PeekPx);
             return GalleryLayout.Of(set.Gallery, c, shapes, own, belows, (room.At(Math.Max(NarrowestPx, classes.FromPx(c))), room.At(classes.ReferencePx[c]), room.At(next)));
         });
-        return new(block, figures, room, layouts, below, page);
+        var plan = new SetPlan(block, figures, room, layouts, below, page);
+        return plan with { WordsBelow = new PerClass<int>().Select((c, _) => plan.HasWordsTooHighFor(c)) };
     }
 
     /// <summary>Every picture with its width at every viewport.</summary>
     public IEnumerable<Stand> Stands => Figures.Select((figure, i) => new Stand(figure, Page, new(true, true, true),
         SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Capped(Room.Within(box.PictureShare * box.Width), box.MostPx) : Room), Page.Style.Classes), null));
 
-    public double HeightAt(WidthClass c, double widthPx) => Layouts[c].HeightAt(widthPx, [.. Figures.Select(_ => BelowPx)]) + BarPx(c);
+    /// <summary>Of a slider, the pictures in view together: width over height, at the class's reference width.</summary>
+    public double PicturesShape(WidthClass c)
+    {
+        var (room, slide) = (Room.At(Page.Style.Classes.ReferencePx[c]), Layouts[c].Boxes[0]);
+        return room / (slide.WidthAt(room) / slide.Shape);
+    }
+
+    public double HeightAt(WidthClass c, double widthPx) => Layouts[c].HeightAt(widthPx, [.. Figures.Select(_ => BelowPx)]) + WordsPx(c, widthPx) + BarPx(c) + SheetsPx;
 
     /// <summary>The boxes at a width of the arrangement, from its top left; captions not counted in.</summary>
     public IEnumerable<(FigureBlock Figure, BoxPx Box)> BoxesAt(WidthClass c, double widthPx)

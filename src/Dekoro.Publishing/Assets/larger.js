@@ -2,32 +2,62 @@
 const links = [...document.querySelectorAll('a[data-larger]')];
 const dialog = document.createElement('dialog');
 dialog.className = 'larger';
-dialog.innerHTML = `<figure><img alt=""><figcaption></figcaption></figure><p class="larger-count" aria-live="polite"></p>
-<button data-go="-1">Previous</button><button data-go="1">Next</button><button data-go="0">Close</button>`;
-const [image, words, count] = ['img', 'figcaption', '.larger-count'].map((one) => dialog.querySelector(one));
-const [before, after] = dialog.querySelectorAll('button');
-let [set, at, came] = [[], 0, null];
+dialog.innerHTML = `<figure tabindex="-1"><img alt=""><video controls playsinline hidden></video><figcaption></figcaption></figure><div class="larger-bar"><p class="larger-count" aria-live="polite"></p>
+<button data-go="-1">Previous</button><button data-go="1">Next</button><button data-does="play">Play</button><button data-does="zoom">Zoom</button><button data-does="share">Share</button><a data-does="download" download>Download</a><button data-go="0">Close</button></div>`;
+const [figure, image, film, words, count] = ['figure', 'img', 'video', 'figcaption', '.larger-count'].map((one) => dialog.querySelector(one));
+const [before, after, play, zoom, share, download] = dialog.querySelectorAll('button:not([data-go="0"]), a');
+let [set, at, came, timer] = [[], 0, null, 0];
+// Long enough to look at a picture and read a line.
+const stayMs = 5000;
+const plainName = 'view-';
 
 function show(i) {
   at = (i + set.length) % set.length;
   const link = set[at];
   const small = link.querySelector('img');
-  image.src = link.href;
-  image.alt = small.alt;
-  image.width = link.dataset.width;
-  image.height = link.dataset.height;
-  image.style.backgroundImage = `url("${small.currentSrc}")`;
-  words.textContent = link.closest('figure')?.querySelector('figcaption')?.textContent ?? '';
+  const plays = link.dataset.film !== undefined;
+  figure.classList.remove('zoomed');
+  figure.tabIndex = -1;
+  [image.hidden, film.hidden] = [plays, !plays];
+  film.pause();
+  if (plays) {
+    film.src = link.href;
+    film.poster = small.currentSrc;
+    film.setAttribute('aria-label', small.alt);
+  } else {
+    image.src = link.href;
+    image.alt = small.alt;
+    image.width = link.dataset.width;
+    image.height = link.dataset.height;
+    image.style.backgroundImage = `url("${small.currentSrc}")`;
+  }
+  words.textContent = [link.closest('figure')?.querySelector('figcaption')?.textContent, offers('credit') && link.dataset.credit].filter(Boolean).join(' · ');
   count.textContent = set.length > 1 ? `${at + 1} / ${set.length}` : '';
   dialog.setAttribute('aria-label', words.textContent || small.alt);
+  zoom.hidden = plays || !offers('zoom');
+  zoom.setAttribute('aria-pressed', 'false');
+  share.textContent = 'Share';
+  download.href = link.href;
+}
+
+const offers = (what) => (came.closest('[data-view]')?.dataset.view ?? 'credit zoom').split(' ').includes(what);
+
+function runs(on) {
+  clearInterval(timer);
+  timer = on ? setInterval(() => show(at + 1), stayMs) : 0;
+  play.textContent = on ? 'Pause' : 'Play';
 }
 
 function open(link) {
   set = links.filter((one) => one.dataset.larger === link.dataset.larger && one.getClientRects().length > 0);
   came = link;
   for (const button of [before, after]) button.hidden = set.length < 2;
+  play.hidden = set.length < 2 || !offers('play');
+  share.hidden = !offers('share');
+  download.hidden = !offers('download');
   if (!dialog.isConnected) document.body.append(dialog);
   show(set.indexOf(link));
+  runs(false);
   dialog.showModal();
   // The way back of the browser closes it, as people expect on phones.
   history.pushState({ larger: true }, '');
@@ -40,27 +70,54 @@ for (const link of links) {
     open(link);
   });
 }
+
+const pieceOf = (link) => link.closest('[data-block]').dataset.block;
+async function give() {
+  const url = `${location.href.split('#')[0]}#${plainName}${pieceOf(set[at])}`;
+  if (navigator.share) return navigator.share({ url, title: words.textContent }).catch(() => {});
+  await navigator.clipboard?.writeText(url);
+  share.textContent = 'Address copied';
+}
+const does = {
+  play: () => runs(timer === 0),
+  zoom: () => {
+    const on = figure.classList.toggle('zoomed');
+    zoom.setAttribute('aria-pressed', String(on));
+    // What is zoomed is moved by arrow keys.
+    figure.tabIndex = on ? 0 : -1;
+    if (on) figure.focus();
+  },
+  share: give,
+};
 dialog.addEventListener('click', (event) => {
-  const go = event.target.dataset?.go;
+  const { go, does: what } = event.target.dataset ?? {};
   if (go === '0' || event.target === dialog) dialog.close();
-  else if (go) show(at + Number(go));
+  else if (go) show(at + Number(go), runs(false));
+  else does[what]?.();
 });
 dialog.addEventListener('keydown', (event) => {
   const go = { ArrowLeft: -1, ArrowRight: 1, Home: -at, End: set.length - 1 - at }[event.key];
-  if (go === undefined || set.length < 2) return;
+  // A film's own keys, and those that move what is zoomed.
+  if (go === undefined || set.length < 2 || event.target === film || (figure.classList.contains('zoomed') && event.target === figure)) return;
   event.preventDefault();
+  runs(false);
   show(at + (document.dir === 'rtl' && event.key.startsWith('Arrow') ? -go : go));
 });
 let from = null;
-dialog.addEventListener('pointerdown', (event) => (from = event.pointerType === 'mouse' ? null : event.clientX));
+dialog.addEventListener('pointerdown', (event) => (from = event.pointerType === 'mouse' || figure.classList.contains('zoomed') ? null : event.clientX));
 dialog.addEventListener('pointerup', (event) => {
   const moved = from === null ? 0 : event.clientX - from;
   from = null;
-  if (Math.abs(moved) > 40 && set.length > 1) show(at + (moved < 0 ? 1 : -1));
+  if (Math.abs(moved) > 40 && set.length > 1) show(at + (moved < 0 ? 1 : -1), runs(false));
 });
 dialog.addEventListener('close', () => {
+  runs(false);
+  film.pause();
   if (history.state?.larger) history.back();
   // To the picture that was seen last, so that the page goes on there.
   (set[at] ?? came)?.focus();
 });
 addEventListener('popstate', () => dialog.open && dialog.close());
+// An address that was shared.
+const named = location.hash.startsWith(`#${plainName}`) && links.find((link) => `#${plainName}${pieceOf(link)}` === location.hash);
+if (named) open(named);

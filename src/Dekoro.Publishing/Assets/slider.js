@@ -4,11 +4,21 @@ const still = matchMedia('(prefers-reduced-motion: reduce)');
 const framed = self !== top;
 for (const set of document.querySelectorAll('[data-stops]')) {
   const row = set.querySelector('.slides');
-  const slides = [...row.children];
-  const { stay, change, kind, plays, loops, dots } = JSON.parse(set.dataset.moves);
+  const { stays, change, kind, plays, loops, steps, arrows, counts, start, shuffles, back } = JSON.parse(set.dataset.moves);
   const all = JSON.parse(set.dataset.stops);
   const wide = JSON.parse(set.dataset.from).map((px) => matchMedia(`(min-width: ${px}px)`));
-  const stops = () => all[wide.filter((query) => query.matches).length];
+  const here = (list) => list[wide.filter((query) => query.matches).length];
+  const stops = () => here(all);
+  let slides = [...row.children];
+  const order = slides.map((_, i) => i);
+  if (shuffles && !framed) {
+    for (let i = order.length - 1; i > 0; i--) {
+      const j = Math.floor(Math.random() * (i + 1));
+      [order[i], order[j]] = [order[j], order[i]];
+    }
+    slides = order.map((i) => slides[i]);
+    row.append(...slides);
+  }
   let [at, moving, timer, stopped, over, seen] = [0, [], 0, false, false, false];
 
   const bar = document.createElement('div');
@@ -26,6 +36,7 @@ for (const set of document.querySelectorAll('[data-stops]')) {
   };
   const before = button('Previous', () => use(at - 1));
   const after = button('Next', () => use(at + 1));
+  [before.className, after.className] = ['arrow before', 'arrow after'];
   const pause = button('', () => {
     stopped = !stopped;
     // Asked to play, it plays, wherever the pointer is.
@@ -33,11 +44,15 @@ for (const set of document.querySelectorAll('[data-stops]')) {
     wait();
   });
   const marks = document.createElement('span');
-  marks.className = 'slider-dots';
+  marks.className = `slider-${steps}`;
   const told = document.createElement('span');
-  told.className = 'slider-told';
-  bar.append(before, ...(plays ? [pause] : []), after, marks, told);
-  set.prepend(bar);
+  told.className = counts ? 'slider-told' : 'slider-told unseen';
+  const sides = document.createElement('div');
+  sides.className = 'slider-sides';
+  const [first, last] = arrows === 'below' ? [[before], [after]] : [[], []];
+  bar.append(...first, ...(plays ? [pause] : []), ...last, marks, told);
+  if (arrows === 'inside') sides.append(before, after);
+  set.prepend(bar, sides);
   set.setAttribute('role', 'group');
   row.setAttribute('role', 'group');
   set.setAttribute('aria-label', set.dataset.name);
@@ -47,9 +62,29 @@ for (const set of document.querySelectorAll('[data-stops]')) {
     slide.setAttribute('aria-roledescription', 'slide');
     slide.setAttribute('aria-label', `${i + 1} / ${slides.length}`);
   });
+  // In one that goes on from its end the first stand once more after the last: to be seen, and for nothing else.
+  const again = loops && all.some((list) => list.length > 1) ? slides.map((slide) => slide.cloneNode(true)) : [];
+  for (const one of again) {
+    one.inert = true;
+    one.ariaHidden = 'true';
+    for (const part of [one, ...one.querySelectorAll('[data-block], [data-larger], [id]')]) {
+      delete part.dataset.block;
+      delete part.dataset.larger;
+      part.removeAttribute('id');
+    }
+  }
+  row.append(...again);
 
-  const leftOf = (i) => Math.min(slides[stops()[i]].offsetLeft - row.offsetLeft, row.scrollWidth - row.clientWidth);
+  const placeOf = (i) => Math.abs((slides[i] ?? again[i - slides.length]).offsetLeft - slides[0].offsetLeft);
+  const sign = getComputedStyle(row).direction === 'rtl' ? -1 : 1;
+  const leftOf = (i) => Math.min(placeOf(stops()[i]), row.scrollWidth - row.clientWidth);
+  const put = (left) => {
+    row.style.scrollSnapType = 'none';
+    row.scrollLeft = sign * left;
+    row.style.scrollSnapType = '';
+  };
   const runs = () => plays && !stopped && !over && seen && !document.hidden && !still.matches && !framed && stops().length > 1;
+  const stay = () => (shuffles && here(stays).length === order.length ? here(stays)[order[at]] : here(stays)[at]) ?? 0;
 
   function wait() {
     clearTimeout(timer);
@@ -57,17 +92,29 @@ for (const set of document.querySelectorAll('[data-stops]')) {
     pause.hidden = still.matches;
     // What moves by itself is not read out each time.
     told.setAttribute('aria-live', runs() ? 'off' : 'polite');
-    if (runs()) timer = setTimeout(() => (go(at + 1), wait()), stay + change);
+    if (runs()) timer = setTimeout(() => (go(at + (back ? -1 : 1)), wait()), stay() + (moving.length > 0 ? change : 0));
   }
 
   function draw() {
     const many = stops().length;
-    bar.hidden = many < 2;
+    bar.hidden = sides.hidden = many < 2;
+    for (const one of again) one.hidden = many < 2;
     at = Math.min(at, many - 1);
     [before.disabled, after.disabled] = [!loops && at === 0, !loops && at === many - 1];
-    if (dots && marks.childElementCount !== many) {
-      marks.replaceChildren(...stops().map((_, i) => button('', () => use(i))));
-      [...marks.children].forEach((dot, i) => dot.setAttribute('aria-label', `${i + 1} / ${many}`));
+    if (steps !== 'none' && marks.childElementCount !== many) {
+      marks.replaceChildren(...stops().map((first, i) => {
+        const step = button('', () => use(i));
+        step.setAttribute('aria-label', `${i + 1} / ${many}`);
+        const picture = steps === 'pictures' && slides[first].querySelector('picture, img')?.cloneNode(true);
+        if (picture) {
+          for (const one of picture.querySelectorAll('source, img')) if (one.sizes) one.sizes = '64px';
+          const image = picture.querySelector('img') ?? picture;
+          [image.alt, image.loading] = ['', 'lazy'];
+          if (image.sizes) image.sizes = '64px';
+          step.append(picture);
+        }
+        return step;
+      }));
     }
     [...marks.children].forEach((dot, i) => i === at ? dot.setAttribute('aria-current', 'true') : dot.removeAttribute('aria-current'));
     told.textContent = `${at + 1} / ${many}`;
@@ -76,23 +123,27 @@ for (const set of document.querySelectorAll('[data-stops]')) {
   function go(to) {
     const many = stops().length;
     if (many < 2) return;
-    to = loops ? (to + many) % many : Math.max(0, Math.min(to, many - 1));
     for (const one of moving) one.finish();
-    const by = leftOf(to) - row.scrollLeft;
+    const ends = to < 0 ? -1 : to >= many ? 1 : 0;
+    to = loops ? (to + many) % many : Math.max(0, Math.min(to, many - 1));
+    // Over its end: on to the first that stand after the last, or back from there.
+    const aside = loops && ends !== 0 && again.length > 0 ? placeOf(slides.length) : null;
+    if (aside !== null && ends < 0) put(aside);
+    const by = (aside !== null && ends > 0 ? aside : leftOf(to)) - sign * row.scrollLeft;
     at = to;
     draw();
-    const arrive = () => {
-      row.style.scrollSnapType = 'none';
-      row.scrollLeft = leftOf(at);
-      row.style.scrollSnapType = '';
-    };
+    const arrive = () => put(leftOf(at));
     if (still.matches || kind === 'none' || change === 0) return arrive();
     // Snapping is off while it moves: the browser's own smooth scrolling would take a time of its own.
     row.style.scrollSnapType = 'none';
-    const frames = kind === 'fade' ? [{ opacity: 1 }, { opacity: 0 }, { opacity: 1 }] : [{ transform: 'none' }, { transform: `translateX(${-by}px)` }];
-    moving = (kind === 'fade' ? [row] : slides).map((one) => one.animate(frames, { duration: change, easing: 'ease-in-out' }));
+    const [frames, swaps] = {
+      slide: [[{ transform: 'none' }, { transform: `translateX(${-sign * by}px)` }], false],
+      fade: [[{ opacity: 1 }, { opacity: 0 }, { opacity: 1 }], true],
+      vertical: [[{ transform: 'none', easing: 'ease-in' }, { transform: 'translateY(-100%)', offset: 0.5 }, { transform: 'translateY(100%)', offset: 0.5, easing: 'ease-out' }, { transform: 'none' }], true],
+    }[kind];
+    moving = (kind === 'fade' ? [row] : [...slides, ...again]).map((one) => one.animate(frames, { duration: change, easing: swaps ? 'linear' : 'ease-in-out' }));
     const mine = moving;
-    if (kind === 'fade') setTimeout(() => mine === moving && arrive(), change / 2);
+    if (swaps) setTimeout(() => mine === moving && arrive(), change / 2);
     mine[0].onfinish = () => {
       if (mine === moving) moving = [];
       arrive();
@@ -101,7 +152,9 @@ for (const set of document.querySelectorAll('[data-stops]')) {
 
   row.addEventListener('scrollend', () => {
     if (moving.length > 0) return;
-    const near = stops().map((_, i) => Math.abs(leftOf(i) - row.scrollLeft));
+    const left = sign * row.scrollLeft;
+    if (again.length > 0 && left >= placeOf(slides.length) - 1) return put(left - placeOf(slides.length));
+    const near = stops().map((_, i) => Math.abs(leftOf(i) - left));
     at = near.indexOf(Math.min(...near));
     draw();
   });
@@ -109,7 +162,7 @@ for (const set of document.querySelectorAll('[data-stops]')) {
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     if (!by || event.target !== row) return;
     event.preventDefault();
-    use(at + (getComputedStyle(row).direction === 'rtl' ? -by : by));
+    use(at + sign * by);
   });
   for (const kind of ['pointerdown', 'wheel']) row.addEventListener(kind, () => ((stopped = true), wait()), { passive: true });
   for (const [kind, is] of [['pointerenter', true], ['pointerleave', false], ['focusin', true], ['focusout', false]])
@@ -118,6 +171,8 @@ for (const set of document.querySelectorAll('[data-stops]')) {
   document.addEventListener('visibilitychange', wait);
   still.addEventListener('change', wait);
   for (const query of wide) query.addEventListener('change', draw);
+  at = Math.max(0, stops().findLastIndex((one) => one <= start - 1));
   draw();
+  if (at > 0) put(leftOf(at));
   wait();
 }

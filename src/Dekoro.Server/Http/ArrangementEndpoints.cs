@@ -1,7 +1,12 @@
+using System.Globalization;
 using System.Security.Cryptography;
+using System.Text.Json;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
+using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Widths;
 using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -17,8 +22,19 @@ public sealed record PageTitle(string Id, string Title);
 
 /// <param name="Timing">Of a slider or carousel on desktops.</param>
 /// <param name="Uneven">Ids of items whose shape stands out among the others, where the cells are not of one shape.</param>
-/// <param name="Titles">Of its pictures, as the library has them; one that is missing is no longer there.</param>
-public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, string> Titles, IReadOnlyList<PageTitle> UsedIn, IReadOnlyList<string> Uneven, Timing? Timing);
+/// <param name="Words">Of each picture, as the library has them; one that is missing is no longer there.</param>
+/// <param name="ItemWords">What is read out and shown with each item.</param>
+/// <param name="LargerBytes">About how much a picture weighs in the larger view, by the size of its file.</param>
+/// <param name="OverSlides">How readable words over slides are; null where none have words.</param>
+public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, Words> Words, IReadOnlyDictionary<string, ItemWords> ItemWords, IReadOnlyList<PageTitle> UsedIn, IReadOnlyList<string> Uneven, Timing? Timing, WordsOverLook? OverSlides, ItemOrders Orders, IReadOnlyDictionary<string, long> LargerBytes);
+
+/// <summary>Ids of items as they stand sorted: by title, by the day they were taken or came in, and from the widest to the narrowest.</summary>
+public sealed record ItemOrders(IReadOnlyList<string> Name, IReadOnlyList<string> Date, IReadOnlyList<string> Shape);
+
+/// <param name="Contrast">Of the worst on each class of screen; null where words stand below.</param>
+/// <param name="Below">Where the words of a slide find no room on it.</param>
+/// <param name="Mend">What makes all readable; null where they are, or nothing does.</param>
+public sealed record WordsOverLook(PerClass<Contrast?> Contrast, PerClass<bool> Below, GroundMendLook? Mend);
 
 /// <param name="Pictures">In their order.</param>
 public sealed record NewArrangement(string Name, IReadOnlyList<string> Pictures);
@@ -39,12 +55,14 @@ internal static class ArrangementEndpoints
     }
 
     /// <summary>The arrangement as it stands on a page of its own, for the stage.</summary>
-    internal static async Task<IResult> Stage(string id, PlanBook book, Looking looking)
+    internal static async Task<IResult> Stage(string id, int? sheet, PlanBook book, Looking looking)
     {
         if (book.ArrangementOf(id) is not { } set) return Results.NotFound();
-        var page = new PageSource("stage-" + id, set.Name, "stage", "", new Document([new ArrangementBlock("stage", id, SizeRole.Wide)]));
-        return Results.Text(await looking.PageAsync(page, Looking.ForDesk), "text/html");
+        var page = StagePage(set);
+        return Results.Text(await looking.PageAsync(Sheets.At(book.Whole(page), page.Document.Blocks[0].Id, sheet ?? 1), Looking.ForDesk), "text/html");
     }
+
+    private static PageSource StagePage(Arrangement set) => new("stage-" + set.Id, set.Name, "stage", "", new Document([new ArrangementBlock("stage", set.Id, SizeRole.Wide) { Arrangement = set }]));
 
     private static Ok<ArrangementList> List(Workspace workspace, PlanBook book)
     {
@@ -122,9 +140,26 @@ internal static class ArrangementEndpoints
     private static ArrangementLook? LookOf(string id, Workspace workspace, PlanBook book)
     {
         if (workspace.Arrangements.Find(id) is not { } row || book.ArrangementOf(id) is not { } set) return null;
-        var facts = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id, a => a.Facts);
-        return new(id, row.Version, ArrangementValues.Of(set), facts.ToDictionary(f => f.Key, f => f.Value.Words.Title), [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
+        var assets = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id);
+        var facts = assets.ToDictionary(a => a.Key, a => a.Value.Facts);
+        return new(id, row.Version, ArrangementValues.Of(set), facts.ToDictionary(f => f.Key, f => f.Value.Words),
+            set.Items.Where(i => facts.ContainsKey(i.AssetId)).ToDictionary(i => i.Id, i => ItemWords.Of(set, i, facts[i.AssetId])), [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
             set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value),
-            Timing.Of(set, item => facts.TryGetValue(item.AssetId, out var picture) ? PagePlanner.CaptionOf(set.CaptionOf(item), picture) : ""));
+            Timing.Of(set, item => facts.TryGetValue(item.AssetId, out var picture) ? PagePlanner.CaptionOf(set.CaptionOf(item), picture) : ""), OverSlidesOf(set, book),
+            new(By(i => facts.GetValueOrDefault(i.AssetId)?.Words.Title, StringComparer.OrdinalIgnoreCase), By(i => assets.GetValueOrDefault(i.AssetId) is { } a ? a.TakenOn ?? a.AddedAt.ToString("o", CultureInfo.InvariantCulture) : null, StringComparer.Ordinal), By(i => -facts.GetValueOrDefault(i.AssetId)?.Size.Shape.Value, null)),
+            facts.Count == 0 ? [] : Enum.GetValues<LargerSize>().ToDictionary(size => JsonNamingPolicy.CamelCase.ConvertName(size.ToString()), size => (long)facts.Values.Average(f => PagePlanner.LargeBytesOf(f, size))));
+
+        IReadOnlyList<string> By<T>(Func<ArrangementItem, T> of, IComparer<T>? comparer) => [.. set.Items.OrderBy(of, comparer).Select(i => i.Id)];
+    }
+
+    private static WordsOverLook? OverSlidesOf(Arrangement set, PlanBook book)
+    {
+        var page = StagePage(set);
+        if (page.Document.Grounded.Any() is false) return null;
+        var plan = PagePlanner.Plan(page, book.Facts(page));
+        if (plan.Sets.Values.FirstOrDefault() is not { } stage) return null;
+        var slides = plan.Grounds.Values.ToList();
+        return new(new PerClass<int>().Select((c, _) => slides.Select(s => s.On[c].Contrast).OfType<Contrast>().OrderBy(contrast => contrast.Ratio / contrast.Needed).Select(contrast => (Contrast?)contrast).FirstOrDefault()),
+            stage.WordsBelow, GroundPlan.MendOf(slides, plan.Layout) is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
     }
 }

@@ -88,6 +88,7 @@ internal static class MediaEndpoints
     private static IResult ProofAsset(string name, Workspace workspace, HttpResponse response)
     {
         if (name == "site.css") return Results.Text(SiteCss.Write(new PageLayout(workspace.Style.Current), isProof: true), "text/css");
+        if (name == Dekoro.Publishing.Assets.SetsStyle) return Results.Bytes(Dekoro.Publishing.Assets.Bytes(name), "text/css");
         if (Dekoro.Publishing.Assets.Scripts.Contains(name)) return Results.Bytes(Dekoro.Publishing.Assets.Bytes(name), "text/javascript");
         if (!Dekoro.Publishing.Assets.Fonts.Contains(name)) return Results.NotFound();
         response.Headers.CacheControl = Forever;
@@ -95,7 +96,7 @@ internal static class MediaEndpoints
     }
 
     /// <summary>The draft as a page, or with ?state as it stood then; with ?desk it has proof pictures and no end, for the desk to work on.</summary>
-    private static async Task<IResult> ProofPage(string id, string? desk, long? state, Workspace workspace, PlanBook book, Looking looking, RenditionMaker maker, HttpResponse response)
+    private static async Task<IResult> ProofPage(string id, string? desk, long? state, string? set, int? sheet, Workspace workspace, PlanBook book, Looking looking, RenditionMaker maker, HttpResponse response)
     {
         if (workspace.Pages.Find(id) is not { } page) return Problems.NoPage();
         AsProof(response);
@@ -104,7 +105,7 @@ internal static class MediaEndpoints
             if (workspace.States.Find(id, version) is not { } then) return Problems.NoState();
             page = page with { Title = then.Title, Summary = then.Summary, Draft = then.Draft, Version = -version };
         }
-        var source = book.SourceOf(page);
+        var source = Sheets.At(book.SourceOf(page), set, sheet ?? 1);
         if (desk is not null) return Results.Text(await looking.PageAsync(source, Looking.ForDesk), "text/html");
         var plan = PagePlanner.Plan(source, book.Facts(source));
         var assets = workspace.Assets.FindMany([.. plan.Assets.Distinct()]).ToDictionary(a => a.Id);

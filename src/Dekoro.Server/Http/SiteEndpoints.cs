@@ -52,7 +52,7 @@ public sealed record SiteLook(
 
 /// <summary>Within what the layout of an arrangement is set.</summary>
 public sealed record ArrangementLimits(
-    int MostColumns, int MostGutterPx, int LeastHeightPx, int MostHeightPx, int MostCaptionLines, int MostInView, int LeastStayMs, int MostStayMs, int MostChangeMs);
+    int MostColumns, int MostGutterPx, int LeastHeightPx, int MostHeightPx, int MostCaptionLines, int MostInView, int LeastStayMs, int MostStayMs, int MostChangeMs, int MostPerSheet, int MostPeekPx);
 
 /// <param name="Sentence">Said of a larger one, which need not be sent to be refused.</param>
 public sealed record LargestFile(long Bytes, string Sentence);
@@ -96,7 +96,7 @@ internal static class SiteEndpoints
             ColumnsBlock.MostCells, style.CellShape,
             new([.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))], BandBlock.MostHeightPx, Readability.Steps), LooksOf(workspace, book),
             new(PictureLook.MostLinePx, PictureLook.MostPaddingPx, Corners.MostPx, Shadow.MostPx), [.. VisitorLine.Offered.Select(l => l.Name)], live.IsThere, new(Limits.MostDownloadBytes, Limits.DownloadTooLarge),
-            new(Gallery.MostColumns, Gallery.MostGutterPx, Gallery.LeastHeightPx, Gallery.MostHeightPx, Gallery.MostCaptionLines, Slider.MostInView, Slider.LeastStayMs, Slider.MostStayMs, Slider.MostChangeMs));
+            new(Gallery.MostColumns, Gallery.MostGutterPx, Gallery.LeastHeightPx, Gallery.MostHeightPx, Gallery.MostCaptionLines, Slider.MostInView, Slider.LeastStayMs, Slider.MostStayMs, Slider.MostChangeMs, Paging.Most, Slider.MostPeekPx));
     }
 
     private static StyleLook StyleOf(Workspace workspace, Publisher publisher)

@@ -28,7 +28,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements(block => ArrangementOf(block.ArrangementId));
 
     /// <summary>The same page with its arrangements looked up.</summary>
-    public PageSource Whole(PageSource page) => page with { Document = page.Document.WithArrangements(block => ArrangementOf(block.ArrangementId)) };
+    public PageSource Whole(PageSource page) => page.Sheet is not null ? page : page with { Document = page.Document.WithArrangements(block => ArrangementOf(block.ArrangementId)) };
 
     /// <summary>As it is now; one that follows a search line holds what the library has of it.</summary>
     public Arrangement? ArrangementOf(string id)
@@ -64,12 +64,12 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
         var figures = sources.SelectMany(s => s.Document.Figures).ToList();
         var assets = workspace.Assets.FindMany([.. figures.SelectMany(f => f.Assets).Distinct()]);
-        var behindWords = figures.Where(f => f.Size is FigureSize.Behind).Select(f => f.AssetId).ToHashSet();
+        var behindWords = sources.SelectMany(s => s.Document.Grounded).Select(b => b.Ground.AssetId).OfType<string>().ToHashSet();
         var pictures = assets
             .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
         var layout = new PageLayout(style);
         return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()) { FileById = LinkedFiles() },
-            [.. sources.SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))])
+            [.. sources.SelectMany(Sheets.Of).SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))])
         {
             Grids = assets.Where(a => behindWords.Contains(a.Id)).Select(a => (a.Id, Grid: grids.Of(a))).Where(g => g.Grid is not null).ToDictionary(g => g.Id, g => g.Grid!),
         };
@@ -127,6 +127,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     public ILookup<string, (PageRow Page, FigureBlock Figure, Stand Stand)> CutsByPicture()
     {
         var layout = new PageLayout(workspace.Style.Current);
-        return workspace.Pages.All().SelectMany(page => layout.Standing(new LaidPage(DocumentOf(page), _ => null, layout)).Select(s => (Page: page, s.Figure, Stand: s))).ToLookup(p => p.Figure.AssetId);
+        return workspace.Pages.All().SelectMany(page => Sheets.Of(SourceOf(page)).SelectMany(sheet => layout.Standing(new LaidPage(sheet.Document, _ => null, layout)))
+            .DistinctBy(s => (s.Figure.Id, s.Figure.AssetId, s.On)).Select(s => (Page: page, s.Figure, Stand: s))).ToLookup(p => p.Figure.AssetId);
     }
 }

@@ -35,14 +35,15 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     public (IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles) Changes()
     {
         var facts = book.Facts();
-        var plans = PlansOf(book.PublicPages(), facts).ToDictionary(p => p.Page.Id);
-        var now = Contents(FilesBeside(plans.Values, facts));
+        var plans = PlansOf(book.PublicPages(), facts);
+        var now = Contents(FilesBeside(plans, facts));
+        var notices = plans.ToLookup(p => p.Page.Main.Id, p => p.Notices);
         var published = workspace.Settings.Get(PublishedFiles) is { } json ? Json.Read<Dictionary<string, string>>(json) : [];
         return (
             [
                 .. workspace.Pages.All().Where(p => p.IsOn || p.Published is not null).Select(page => new PageChange(page.Id, page.Title, page.Path,
                     book.StateOf(page) switch { "off" => "off", "draft" => "new", "changed" => "changed", _ => "same" },
-                    plans.TryGetValue(page.Id, out var plan) ? [.. plan.Notices.Select(n => n.Sentence)] : [])),
+                    [.. notices[page.Id].SelectMany(n => n).DistinctBy(n => (n.BlockId, n.Sentence)).Select(n => n.Sentence)])),
             ],
             [.. now.Except(published).Concat(published.Except(now)).Select(f => f.Key).Distinct().Order(StringComparer.Ordinal)]);
     }
@@ -132,6 +133,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         foreach (var file in beside) files[file.Address] = SiteFile.At(await file.PathAsync());
         var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
         files["assets/site.css"] = SiteFile.Of(css);
+        files["assets/" + Publishing.Assets.SetsStyle] = SiteFile.Of(Publishing.Assets.Bytes(Publishing.Assets.SetsStyle));
         foreach (var script in Publishing.Assets.Scripts) files["assets/" + script] = SiteFile.Of(Publishing.Assets.Bytes(script));
         foreach (var font in Publishing.Assets.Fonts) files["assets/" + font] = SiteFile.Of(Publishing.Assets.Bytes(font));
         var (frame, version) = (book.Frame(), "?" + Convert.ToHexStringLower(SHA256.HashData(css).AsSpan(0, 4)));
@@ -176,7 +178,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         return made;
     }
 
-    private List<PagePlan> PlansOf(IEnumerable<PageRow> pages, PlanFacts facts) => [.. pages.Select(p => PagePlanner.Plan(book.SourceOf(p), facts))];
+    private List<PagePlan> PlansOf(IEnumerable<PageRow> pages, PlanFacts facts) => [.. pages.SelectMany(p => Sheets.Of(book.SourceOf(p))).Select(p => PagePlanner.Plan(p, facts))];
 
     private Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
         workspace.Assets.FindMany([.. plans.SelectMany(p => p.Assets).Distinct()]).ToDictionary(a => a.Id);

@@ -137,18 +137,6 @@ public sealed class GalleryLayoutTests
         Assert.Equal(["i1", "fnew"], followed.Items.Select(i => i.Id));
     }
 
-    [Fact]
-    public void A_round_takes_every_stay_and_change_and_what_is_wrong_with_it_is_said_only_where_it_plays_by_itself()
-    {
-        var plays = Slider.Usual with { PlaysItself = true };
-        Assert.Equal((5, 32_500L), (Timing.Of(plays, 5, []).Stops, Timing.Of(plays, 5, []).RoundMs));
-        Assert.Empty(Timing.Of(plays, 5, ["A red kite over the dunes"]).Findings);
-        Assert.Contains("8.6 s to read", Timing.Of(plays, 5, [string.Join(' ', Enumerable.Repeat("kite", 30))]).Findings.Single(), StringComparison.Ordinal);
-        Assert.Contains("twice as long", Timing.Of(plays with { StayMs = 2000, ChangeMs = 1500 }, 5, []).Findings.Single(), StringComparison.Ordinal);
-        Assert.Empty(Timing.Of(Slider.Usual with { StayMs = 1000, ChangeMs = 900 }, 5, ["kite kite kite kite"]).Findings);
-        Assert.Equal(0, Timing.ReadingMs("  "));
-    }
-
     [Theory]
     [InlineData(0, 3, 1, false, new int[0])]
     [InlineData(2, 3, 3, true, new[] { 0 })]

@@ -2929,6 +2929,10 @@ export interface components {
             mostStayMs: number;
             /** Format: int32 */
             mostChangeMs: number;
+            /** Format: int32 */
+            mostPerSheet: number;
+            /** Format: int32 */
+            mostPeekPx: number;
         };
         ArrangementList: {
             arrangements: components["schemas"]["ArrangementItemInList"][];
@@ -2938,12 +2942,20 @@ export interface components {
             /** Format: int64 */
             version: number;
             values: components["schemas"]["ArrangementValues"];
-            titles: {
-                [key: string]: string;
+            words: {
+                [key: string]: components["schemas"]["Words"];
+            };
+            itemWords: {
+                [key: string]: components["schemas"]["ItemWords"];
             };
             usedIn: components["schemas"]["PageTitle"][];
             uneven: string[];
             timing: null | components["schemas"]["Timing"];
+            overSlides: null | components["schemas"]["WordsOverLook"];
+            orders: components["schemas"]["ItemOrders"];
+            largerBytes: {
+                [key: string]: number;
+            };
         };
         ArrangementValues: {
             name: string;
@@ -2952,6 +2964,7 @@ export interface components {
             follows?: null | string;
             kind?: components["schemas"]["ArrangementKind"];
             slider?: null | components["schemas"]["SliderValues"];
+            larger?: null | components["schemas"]["LargerView"];
         };
         Arrival: {
             blockId: string;
@@ -2959,6 +2972,11 @@ export interface components {
             atMs: number;
             onScrolling: boolean;
         };
+        /**
+         * @default below
+         * @enum {unknown}
+         */
+        ArrowsAt: "below" | "inside" | "none";
         AspectRatio: {
             /** Format: double */
             width: number;
@@ -2997,7 +3015,7 @@ export interface components {
         /** @enum {unknown} */
         CaptionSource: "none" | "title" | "caption" | "description" | "own";
         /** @enum {unknown} */
-        ChangeKind: "slide" | "fade" | "none";
+        ChangeKind: "slide" | "vertical" | "fade" | "none";
         ChosenPicture: {
             id: string;
             words: components["schemas"]["FileChange"];
@@ -3297,6 +3315,13 @@ export interface components {
             /** Format: int32 */
             captionLines: number;
             opensLarger: boolean;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            perSheet: number;
+            pageLinks?: components["schemas"]["PageLinksAt"];
+            pageLinksLook?: components["schemas"]["PageLinksLook"];
         };
         GivenAddress: {
             address: string;
@@ -3324,6 +3349,11 @@ export interface components {
         /** Format: binary */
         IFormFile: string;
         IFormFileCollection: components["schemas"]["IFormFile"][];
+        ItemOrders: {
+            name: string[];
+            date: string[];
+            shape: string[];
+        };
         ItemValues: {
             id: string;
             asset: string;
@@ -3338,6 +3368,24 @@ export interface components {
             linkKind?: components["schemas"]["FigureLinkKind"];
             /** @default  */
             linkTarget: string;
+            /** Format: int32 */
+            stayMs?: null | number;
+            /** @default  */
+            title: string;
+            /** @default  */
+            text: string;
+            /** @default  */
+            button: string;
+            /** @default  */
+            buttonLink: string;
+            video?: null | string;
+        };
+        ItemWords: {
+            alt: string;
+            altFrom: components["schemas"]["WordsFrom"];
+            caption: string;
+            captionFrom: components["schemas"]["WordsFrom"];
+            captionSource: components["schemas"]["CaptionSource"];
         };
         Job: {
             id: string;
@@ -3408,6 +3456,16 @@ export interface components {
             worstRatio: number;
             /** Format: double */
             ratioOfOther: null | number;
+        };
+        /** @enum {unknown} */
+        LargerSize: "lean" | "balanced" | "full" | "original";
+        LargerView: {
+            size: components["schemas"]["LargerSize"];
+            credit: boolean;
+            zooms: boolean;
+            plays: boolean;
+            shares: boolean;
+            downloads: boolean;
         };
         LargestFile: {
             /** Format: int64 */
@@ -3558,6 +3616,16 @@ export interface components {
             /** Format: int32 */
             notices: number;
         };
+        /**
+         * @default below
+         * @enum {unknown}
+         */
+        PageLinksAt: "below" | "above" | "both";
+        /**
+         * @default words
+         * @enum {unknown}
+         */
+        PageLinksLook: "words" | "boxes";
         PageOrder: {
             ids: string[];
         };
@@ -3571,6 +3639,11 @@ export interface components {
         PastedHtml: {
             html: string;
             address?: null | string;
+        };
+        PerClassOfContrast: {
+            phone: components["schemas"]["Contrast"];
+            tablet: components["schemas"]["Contrast"];
+            desktop: components["schemas"]["Contrast"];
         };
         PerClassOfCutLook: {
             phone: components["schemas"]["CutLook"];
@@ -3778,6 +3851,8 @@ export interface components {
         ShelfList: {
             patterns: components["schemas"]["ShelfItem"][];
         };
+        /** @enum {unknown} */
+        Side: "left" | "centre" | "right";
         SiteColours: {
             /** @default #fdfcf8 */
             paper: string;
@@ -3832,10 +3907,28 @@ export interface components {
             change: components["schemas"]["ChangeKind"];
             playsItself: boolean;
             loops: boolean;
-            dots: boolean;
+            steps: components["schemas"]["Steps"];
             captions: components["schemas"]["CaptionPlace"];
             captionsFrom: components["schemas"]["CaptionSource"];
             opensLarger: boolean;
+            arrows?: components["schemas"]["ArrowsAt"];
+            /** @default true */
+            counter: boolean;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            startsWith: number;
+            /** @default false */
+            shuffles: boolean;
+            /** @default false */
+            backwards: boolean;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            peekPx: number;
+            words?: null | components["schemas"]["WordsOverValues"];
         };
         SomeFiles: {
             items: components["schemas"]["FileItem"][];
@@ -3851,6 +3944,8 @@ export interface components {
             keptAt: string;
             isNow: boolean;
         };
+        /** @enum {unknown} */
+        Steps: "none" | "dots" | "pictures";
         StillStanding: {
             id: string;
             title: string;
@@ -3959,10 +4054,7 @@ export interface components {
             desktop: null | components["schemas"]["FitLook"];
         };
         Timing: {
-            /** Format: int32 */
-            stops: number;
-            /** Format: int32 */
-            stayMs: number;
+            staysMs: number[];
             /** Format: int32 */
             changeMs: number;
             /** Format: int64 */
@@ -4029,6 +4121,20 @@ export interface components {
             own?: {
                 [key: string]: string;
             };
+        };
+        /** @enum {unknown} */
+        WordsFrom: "own" | "library" | "missing" | "nothing";
+        WordsOverLook: {
+            contrast: components["schemas"]["PerClassOfContrast"];
+            below: components["schemas"]["PerClassOfboolean"];
+            mend: null | components["schemas"]["GroundMendLook"];
+        };
+        WordsOverValues: {
+            across: components["schemas"]["Side"];
+            down: components["schemas"]["Down"];
+            tone: components["schemas"]["WordsTone"];
+            tint: string;
+            tintStrength: number[];
         };
         /** @enum {unknown} */
         WordsTone: "dark" | "light";

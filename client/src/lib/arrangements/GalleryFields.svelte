@@ -11,6 +11,8 @@
   const limits = $derived(site.arrangements);
   const uneven = $derived(opened.look?.uneven ?? []);
   const set = (change: Partial<GalleryValues>) => opened.setGallery(change);
+  /** A dozen: full rows of two, three, four and six. */
+  const usualPart = 12;
   const aligned = { top: 'at the top', middle: 'in the middle', bottom: 'at the bottom' } as const;
 </script>
 
@@ -80,6 +82,40 @@
         <Choice label="It stands" now={gallery.align} offers={entriesOf(aligned)} onset={(align) => set({ align })} />
       {/if}
     {/if}
+  {/if}
+</div>
+<div class="border-b border-hair px-4 py-3">
+  <h3 class="font-semibold">Parts</h3>
+  <label class="mt-2 flex min-h-6 items-center gap-1.5">
+    <input
+      type="checkbox"
+      checked={(gallery.perSheet ?? 0) > 0}
+      onchange={(event) => set({ perSheet: event.currentTarget.checked ? usualPart : 0 })}
+    />so many pictures at a time, with links
+  </label>
+  {#if (gallery.perSheet ?? 0) > 0}
+    <label class="dk-label mt-3" for="per-sheet">Pictures at a time</label>
+    <input
+      id="per-sheet"
+      class="dk-field dk-tabular w-20"
+      type="number"
+      min="1"
+      max={limits.mostPerSheet}
+      value={gallery.perSheet}
+      onchange={(event) => set({ perSheet: event.currentTarget.valueAsNumber || 1 })}
+    />
+    <Choice
+      label="Links stand"
+      now={gallery.pageLinks!}
+      offers={entriesOf({ below: 'below', above: 'above', both: 'both' } as const)}
+      onset={(pageLinks) => set({ pageLinks })}
+    />
+    <Choice
+      label="They look like"
+      now={gallery.pageLinksLook!}
+      offers={entriesOf({ words: 'words', boxes: 'boxes' } as const)}
+      onset={(pageLinksLook) => set({ pageLinksLook })}
+    />
   {/if}
 </div>
 <div class="border-b border-hair px-4 py-3">

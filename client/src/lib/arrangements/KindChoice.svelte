@@ -3,6 +3,7 @@
   import type { SiteLook } from '$lib/api/client';
   import GalleryFields from './GalleryFields.svelte';
   import { entriesOf, kinds, type Opened } from './opened.svelte';
+  import LargerFields from './LargerFields.svelte';
   import SliderFields from './SliderFields.svelte';
   import WhereFrom from './WhereFrom.svelte';
 
@@ -30,4 +31,5 @@
   </div>
 </div>
 {#if opened.wish!.kind === 'gallery'}<GalleryFields {opened} {site} />{:else}<SliderFields {opened} {site} />{/if}
+<LargerFields {opened} />
 <WhereFrom {opened} />

@@ -5,7 +5,8 @@
   import X from '@lucide/svelte/icons/x';
   import { dndzone, type DndEvent } from 'svelte-dnd-action';
   import { proofOf } from '$lib/api/client';
-  import type { Item, Opened } from './opened.svelte';
+  import ItemFields from './ItemFields.svelte';
+  import { entriesOf, type Item, type Opened } from './opened.svelte';
 
   let { opened, tall = false }: { opened: Opened; tall?: boolean } = $props();
   /** While one is dragged, the order is only shown. */
@@ -13,11 +14,40 @@
   const items = $derived(dragged ?? opened.wish!.items);
   /** One that follows a search line has the library's order. */
   const follows = $derived(Boolean(opened.wish!.follows));
-  let chosen = $state<string | null>(null);
-  const item = $derived(opened.wish!.items.find((one) => one.id === chosen));
-  const without = (id: string) => opened.setItems(opened.wish!.items.filter((one) => one.id !== id));
+  const choosing = $derived(opened.choosing);
+  const item = $derived(opened.wish!.items.find((one) => choosing.ids.size === 1 && choosing.ids.has(one.id)));
+  const orders = { name: 'name', date: 'date', shape: 'shape' } as const;
+
+  function press(event: MouseEvent, id: string) {
+    const all = opened.wish!.items.map((one) => one.id);
+    if (event.shiftKey) choosing.range(all, id);
+    else if (event.ctrlKey || event.metaKey) choosing.turn(id);
+    else if (choosing.ids.size === 1 && choosing.ids.has(id)) choosing.clear();
+    else {
+      choosing.only([id]);
+      choosing.start(id);
+    }
+  }
+
+  function keys(event: KeyboardEvent, id: string) {
+    if (event.key === ' ') choosing.turn(id);
+    else if (event.key === 'Delete' && !follows) opened.takeOut(choosing.ids.size > 0 ? choosing.ids : new Set([id]));
+    else return;
+    event.preventDefault();
+  }
 </script>
 
+{#if !follows && items.length > 1}
+  <div class="mb-1.5 flex flex-wrap items-center gap-1.5" role="group" aria-label="Sort by">
+    <span class="text-quiet">Sort by</span>
+    {#each entriesOf(orders) as [by, name] (by)}
+      <button class="dk-button" onclick={() => opened.sort(opened.look!.orders[by])}>{name}</button>
+    {/each}
+    {#if choosing.ids.size > 1}
+      <button class="dk-button" onclick={() => opened.takeOut(choosing.ids)}>Take {choosing.ids.size} out</button>
+    {/if}
+  </div>
+{/if}
 <div
   class={tall ? 'grid grid-cols-3 gap-2' : 'flex gap-2 overflow-x-auto p-1'}
   role="list"
@@ -41,14 +71,15 @@
     <div role="listitem" class="flex-none {tall ? '' : 'w-24'}">
       <button
         class="block w-full cursor-pointer"
-        aria-pressed={chosen === one.id}
+        aria-pressed={choosing.ids.has(one.id)}
         aria-label="{i + 1}: {title}{one.isOn ? '' : ', off'}"
-        onclick={() => (chosen = chosen === one.id ? null : one.id)}
+        onclick={(event) => press(event, one.id)}
+        onkeydown={(event) => keys(event, one.id)}
       >
         <img
           src={proofOf(one.asset, 160)}
           alt=""
-          class="h-16 w-full rounded-[3px] object-cover {one.isOn ? '' : 'opacity-35'} {chosen === one.id
+          class="h-16 w-full rounded-[3px] object-cover {one.isOn ? '' : 'opacity-35'} {choosing.ids.has(one.id)
             ? 'outline-2 outline-offset-1 outline-crop'
             : ''}"
         />
@@ -66,42 +97,11 @@
           disabled={i === items.length - 1}
           onclick={() => opened.move(i, 1)}><ArrowRight size={14} /></button
         >
-        <button class="dk-button bare" aria-label="Take “{title}” out" onclick={() => without(one.id)}
+        <button class="dk-button bare" aria-label="Take “{title}” out" onclick={() => opened.takeOut(new Set([one.id]))}
           ><X size={14} /></button
         >
       </div>
     </div>
   {/each}
 </div>
-{#if item}
-  <div class="mt-2 grid gap-2 {tall ? '' : 'grid-cols-[1fr_1fr_auto]'}">
-    <label class="dk-label"
-      >Alt text<input
-        class="dk-field"
-        value={item.alt ?? ''}
-        placeholder="as in the library"
-        onchange={(event) => opened.setItem(item.id, { alt: event.currentTarget.value.trim() || null })}
-      /></label
-    >
-    <label class="dk-label"
-      >Caption<input
-        class="dk-field"
-        value={item.captionSource === 'own' ? item.caption : ''}
-        placeholder="as for the whole set"
-        onchange={(event) => {
-          const caption = event.currentTarget.value.trim();
-          opened.setItem(item.id, { caption, captionSource: caption ? 'own' : null });
-        }}
-      /></label
-    >
-    <label class="flex min-h-6 items-center gap-1.5 self-end pb-2">
-      <input
-        type="checkbox"
-        role="switch"
-        class="toggle toggle-sm"
-        checked={item.isOn}
-        onchange={(event) => opened.setItem(item.id, { isOn: event.currentTarget.checked })}
-      />shown
-    </label>
-  </div>
-{/if}
+{#if tall && item}<div class="mt-2"><ItemFields {opened} {item} /></div>{/if}

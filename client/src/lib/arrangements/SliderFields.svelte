@@ -4,8 +4,9 @@
   import CaptionFields from './CaptionFields.svelte';
   import Choice from './Choice.svelte';
   import NumberEach from './NumberEach.svelte';
-  import { changeKinds, entriesOf, type Opened, type SliderValues } from './opened.svelte';
+  import { arrowPlaces, changeKinds, entriesOf, stepKinds, type Opened, type SliderValues } from './opened.svelte';
   import TimingStrip from './TimingStrip.svelte';
+  import WordsOver from './WordsOver.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();
   const slider = $derived(opened.wish!.slider!);
@@ -16,10 +17,16 @@
     ['stayMs', 'Stay, s', limits.leastStayMs, limits.mostStayMs],
     ['changeMs', 'Change, s', 0, limits.mostChangeMs],
   ] as const);
+  const numbers = $derived([
+    ['startsWith', 'Begins with picture', 1, Math.max(1, opened.wish!.items.length)],
+    ['peekPx', 'Of the next show, px', 0, limits.mostPeekPx],
+  ] as const);
   const turns = [
     ['playsItself', 'plays by itself, with a way to pause it'],
     ['loops', 'goes on from the last to the first'],
-    ['dots', 'a dot for each stop'],
+    ['backwards', 'goes backwards by itself'],
+    ['shuffles', 'in another order at each visit'],
+    ['counter', 'says which of how many'],
     ['opensLarger', 'a press opens the larger view'],
   ] as const;
 </script>
@@ -63,13 +70,43 @@
       >
     {/each}
   </div>
-  {#if opened.look?.timing}<TimingStrip timing={opened.look.timing} plays={slider.playsItself} />{/if}
+  {#if opened.look?.timing}<TimingStrip
+      timing={opened.look.timing}
+      plays={slider.playsItself}
+      stayMs={slider.stayMs}
+    />{/if}
   <Choice
     label="One follows the other"
     now={slider.change}
     offers={entriesOf(changeKinds)}
     onset={(change) => set({ change })}
   />
+  <Choice
+    label="Buttons to the one before and after"
+    now={slider.arrows!}
+    offers={entriesOf(arrowPlaces)}
+    onset={(arrows) => set({ arrows })}
+  />
+  <Choice
+    label="A step for each stop"
+    now={slider.steps}
+    offers={entriesOf(stepKinds)}
+    onset={(steps) => set({ steps })}
+  />
+  <div class="mt-3 grid grid-cols-2 gap-2">
+    {#each numbers as [name, label, least, most] (name)}
+      <label class="dk-label"
+        >{label}<input
+          class="dk-field dk-tabular"
+          type="number"
+          min={least}
+          max={most}
+          value={slider[name]}
+          onchange={(event) => set({ [name]: event.currentTarget.valueAsNumber || least })}
+        /></label
+      >
+    {/each}
+  </div>
   {#each turns as [name, label] (name)}
     <label class="mt-2 flex min-h-6 items-center gap-1.5">
       <input
@@ -81,3 +118,4 @@
   {/each}
   <CaptionFields captions={slider.captions} captionsFrom={slider.captionsFrom} without="below" {set} />
 </div>
+<WordsOver {opened} {site} />

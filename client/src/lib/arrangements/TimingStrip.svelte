@@ -2,26 +2,26 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
 
-  let { timing, plays }: { timing: Schemas['Timing']; plays: boolean } = $props();
-  const each = $derived(timing.stayMs + timing.changeMs);
-  const round = $derived(Math.max(1, timing.stops) * each);
+  let { timing, plays, stayMs }: { timing: Schemas['Timing']; plays: boolean; stayMs: number } = $props();
+  const stays = $derived(timing.staysMs);
+  const starts = $derived(stays.map((_, i) => stays.slice(0, i).reduce((sum, ms) => sum + ms + timing.changeMs, 0)));
+  const round = $derived(Math.max(1, timing.roundMs));
   const share = (ms: number) => (100 * ms) / round;
   const seconds = (ms: number) => `${Math.round(ms / 100) / 10} s`;
 </script>
 
 <figure class="mt-3" aria-label="One round">
   <svg viewBox="0 0 100 12" preserveAspectRatio="none" class="h-6 w-full" aria-hidden="true">
-    {#each { length: timing.stops }, i (i)}
-      <rect x={share(i * each)} y="0" width={share(timing.stayMs)} height="12" class="fill-base-content" />
-      <path
-        d="M{share(i * each + timing.stayMs)} 0 L{share((i + 1) * each)} 6 L{share(i * each + timing.stayMs)} 12 Z"
-        class="fill-crop"
-      />
+    {#each stays as stay, i (i)}
+      {@const end = starts[i]! + stay}
+      <rect x={share(starts[i]!)} y="0" width={share(stay)} height="12" class="fill-base-content" />
+      <path d="M{share(end)} 0 L{share(end + timing.changeMs)} 6 L{share(end)} 12 Z" class="fill-crop" />
     {/each}
   </svg>
   <figcaption class="dk-tabular text-quiet">
-    {timing.stops}
-    {timing.stops === 1 ? 'stop' : 'stops'}, each stays {seconds(timing.stayMs)} and takes {seconds(timing.changeMs)} to change{plays
+    {stays.length}
+    {stays.length === 1 ? 'stop' : 'stops'}, {new Set(stays).size > 1 ? 'most stay' : 'each stays'}
+    {seconds(stayMs)} and takes {seconds(timing.changeMs)} to change{plays
       ? `: one round is ${seconds(timing.roundMs)}`
       : '; it moves when a visitor asks'}.
   </figcaption>

@@ -1,3 +1,4 @@
+import { Choosing } from '$lib/library/choosing.svelte';
 import { uploads } from '$lib/library/uploads.svelte';
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
 
@@ -19,6 +20,8 @@ export class Opened {
   kept = $state(0);
   /** What another window kept meanwhile; nothing is kept here until it is chosen. */
   theirs = $state.raw<Schemas['ArrangementLook'] | null>(null);
+  /** Items that are chosen together, by id. */
+  readonly choosing = new Choosing();
   private before = $state.raw<Values[]>([]);
   private after = $state.raw<Values[]>([]);
   private last = { of: '', at: 0 };
@@ -38,7 +41,7 @@ export class Opened {
     if (version > (this.look?.version ?? 0) && !this.waits) await this.load();
   }
 
-  titleOf = (item: Item) => this.look?.titles[item.asset] ?? 'no longer in the library';
+  titleOf = (item: Item) => this.look?.words[item.asset]?.title ?? 'no longer in the library';
 
   setGallery(change: Partial<GalleryValues>) {
     if (this.wish) this.set({ ...this.wish, gallery: { ...this.wish.gallery, ...change } }, Object.keys(change).join());
@@ -57,14 +60,41 @@ export class Opened {
     this.setItems((this.wish?.items ?? []).map((item) => (item.id === id ? { ...item, ...change } : item)));
   }
 
+  /** The same picture once more, right after it, with all that was said of it. */
+  twice(id: string) {
+    const items = this.wish?.items ?? [];
+    const at = items.findIndex((item) => item.id === id);
+    if (at >= 0) this.setItems(items.toSpliced(at + 1, 0, { ...items[at]!, id: newItemId() }));
+  }
+
   move(from: number, by: -1 | 1) {
     const items = [...(this.wish?.items ?? [])];
     items.splice(from + by, 0, ...items.splice(from, 1));
     this.setItems(items);
   }
 
-  /** Puts pictures of the library in, at the end or before the one with this number. */
-  add(assets: string[], at = this.wish?.items.length ?? 0) {
+  takeOut(ids: ReadonlySet<string>) {
+    this.setItems((this.wish?.items ?? []).filter((item) => !ids.has(item.id)));
+    this.choosing.clear();
+  }
+
+  /** In another order, as the server has worked it out; what came since goes to the end. */
+  sort(ids: string[]) {
+    const place = Object.fromEntries(ids.map((id, i) => [id, i]));
+    this.setItems(
+      [...(this.wish?.items ?? [])].sort((a, b) => (place[a.id] ?? ids.length) - (place[b.id] ?? ids.length)),
+    );
+  }
+
+  /** Where what is added goes: after the one that is chosen, or to the end. */
+  get end() {
+    const [one, ...more] = this.choosing.ids;
+    const at = one && more.length === 0 ? (this.wish?.items.findIndex((item) => item.id === one) ?? -1) : -1;
+    return at < 0 ? (this.wish?.items.length ?? 0) : at + 1;
+  }
+
+  /** Puts pictures of the library in, before the one with this number. */
+  add(assets: string[], at = this.end) {
     const fresh = assets.map((asset) => ({ id: newItemId(), asset, isOn: true })) as Item[];
     this.setItems((this.wish?.items ?? []).toSpliced(at, 0, ...fresh));
   }
@@ -160,11 +190,13 @@ const newItemId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
 
 export const entriesOf = <T extends string>(names: Record<T, string>) => Object.entries(names) as [T, string][];
 export const kinds = { gallery: 'Gallery', slider: 'Slider', carousel: 'Carousel' } as const;
-export const changeKinds = { slide: 'slides along', fade: 'fades', none: 'at once' } as const;
+export const changeKinds = { slide: 'slides along', vertical: 'moves up', fade: 'fades', none: 'at once' } as const;
 export const galleryKinds = {
   grid: 'cells',
   rows: 'rows at true shapes',
   level: 'level columns',
   even: 'evenly spaced',
 } as const;
+export const stepKinds = { dots: 'dots', pictures: 'small pictures', none: 'none' } as const;
+export const arrowPlaces = { below: 'below', inside: 'over the pictures', none: 'none' } as const;
 export const captionPlaces = { none: 'none', below: 'below', over: 'over', pointing: 'on pointing' } as const;

@@ -61,7 +61,7 @@
           : desk.gap
             ? 'Click a picture: it goes where the line stands.'
             : desk.openedSet
-              ? 'Click: to the end of the arrangement. Ctrl and click, or Space, choose several.'
+              ? 'Click: into the arrangement, after the one chosen or at its end. Ctrl and click, or Space, choose several.'
               : desk.chosenColumns
                 ? 'Click: into the next empty cell. Ctrl and click, or Space, choose several.'
                 : desk.chosen

@@ -14,7 +14,7 @@
   import FigurePlace from './FigurePlace.svelte';
   import LookChoice from './LookChoice.svelte';
   import FitTable from './FitTable.svelte';
-  import LinkField from './LinkField.svelte';
+  import PictureLink from './PictureLink.svelte';
   import PieceMoves from './PieceMoves.svelte';
   import type { FigureAttrs } from './schema';
   import VideoFields from './VideoFields.svelte';
@@ -223,31 +223,7 @@
     value={figure.linkKind === 'none' ? 'none' : `leads to ${linkKinds[figure.linkKind]}`}
     bind:open={open.link}
   >
-    <label class="dk-label" for="figure-link">A click leads to</label>
-    <select
-      id="figure-link"
-      class="dk-field mb-2"
-      value={figure.linkKind === 'page' ? 'address' : figure.linkKind}
-      onchange={(event) => set({ linkKind: event.currentTarget.value as FigureAttrs['linkKind'], linkTarget: '' })}
-    >
-      <option value="none">{linkKinds.none}</option>
-      <option value="largeFile">{linkKinds.largeFile}</option>
-      <option value="address">a page or an address</option>
-    </select>
-    {#if figure.linkKind === 'page' || figure.linkKind === 'address'}
-      <LinkField
-        value={figure.linkKind === 'page' ? `page:${figure.linkTarget}` : figure.linkTarget}
-        hint="Until there is an address, the picture leads nowhere."
-        onset={(written) =>
-          set(
-            written === null
-              ? { linkKind: 'none', linkTarget: '' }
-              : /^page:[^#]+$/.test(written)
-                ? { linkKind: 'page', linkTarget: written.slice(5) }
-                : { linkKind: 'address', linkTarget: written },
-          )}
-      />
-    {/if}
+    <PictureLink kind={figure.linkKind} target={figure.linkTarget} onset={set} />
   </Group>{/if}
 
 <Group name="Look" value={lookName} bind:open={open.look}>

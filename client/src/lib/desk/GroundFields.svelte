@@ -6,11 +6,13 @@
   import FilePick from '$lib/ui/FilePick.svelte';
   import Group from '$lib/ui/Group.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
-  import { classes, inEach } from './choices';
+  import { classes } from './choices';
   import ColourChoice from './ColourChoice.svelte';
+  import ContrastTable from './ContrastTable.svelte';
   import type { Desk } from './desk.svelte';
   import FileChoice from './FileChoice.svelte';
   import FitTable from './FitTable.svelte';
+  import TintFields from './TintFields.svelte';
   import type { Each, GroundAttrs } from './schema';
 
   let { desk, id, ground, name }: { desk: Desk; id: string; ground: GroundAttrs; name: 'band' | 'cell' } = $props();
@@ -41,22 +43,7 @@
 <section class="border-b border-hair px-4 py-2.5" aria-label="Reading the words">
   <h3 class="mb-1 font-semibold">Reading the words</h3>
   {#if look && read.length > 0}
-    <table class="dk-tabular w-full">
-      <tbody>
-        {#each read as c (c)}
-          {@const { ratio, needed, isEnough } = look.on[c].contrast!}
-          <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
-            <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
-            <td class="text-right">{ratio.toFixed(1)} : 1</td>
-            <td class="pl-3"
-              ><span class="dk-fit" data-fit={isEnough ? 'sharp' : 'coarse'}
-                >{isEnough ? 'readable' : `hard, needs ${needed}`}</span
-              ></td
-            >
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <ContrastTable rows={read.map((c) => [c, look.on[c].contrast!] as const)} now={desk.widthClass} />
     {#if mend}
       {@const turned = mend.words !== ground.words || mend.tint !== ground.tint}
       <button
@@ -133,25 +120,10 @@
     : 'none'}
   bind:open={open.tint}
 >
-  <ColourChoice
-    label="Colour of the tint"
-    colours={offer.colours}
-    value={ground.tint}
-    onset={(colour) => set({ tint: colour ?? ground.tint })}
+  <TintFields
+    tint={ground.tint}
+    strength={ground.tintStrength}
+    {offer}
+    onset={(change) => set(change as Partial<GroundAttrs>)}
   />
-  {#each classes as c, i (c)}
-    <label class="dk-tabular mt-2 grid grid-cols-[60px_1fr_44px] items-center gap-2">
-      {c}
-      <input
-        type="range"
-        class="range range-xs w-full"
-        aria-label="Tint on {c}"
-        min="0"
-        max={offer.tintSteps}
-        value={ground.tintStrength[i]}
-        oninput={(event) => set({ tintStrength: inEach(ground.tintStrength, i, Number(event.currentTarget.value)) })}
-      />
-      <span class="text-right">{percent(ground.tintStrength[i]!)} %</span>
-    </label>
-  {/each}
 </Group>

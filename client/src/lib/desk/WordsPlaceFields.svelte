@@ -2,6 +2,7 @@
 <script lang="ts">
   import Group from '$lib/ui/Group.svelte';
   import { classes, inEach } from './choices';
+  import NineFields from './NineFields.svelte';
   import type { WordsPlace } from './schema';
 
   let {
@@ -17,8 +18,6 @@
     onset: (change: Partial<WordsPlace>) => void;
   } = $props();
   let open = $state({ height: false, place: false });
-  const across = ['left', 'centre', 'right'] as const;
-  const down = ['top', 'middle', 'bottom'] as const;
 
   function setHeight(i: number, typed: string) {
     const px = Number.parseInt(typed, 10);
@@ -49,25 +48,5 @@
   {#if stands}<p class="dk-tabular mt-1.5 text-quiet">It stands {stands.join(', ')} px high.</p>{/if}
 </Group>
 <Group name="Where the words stand" value="{place.across}, {place.down}" bind:open={open.place}>
-  <div class="grid w-36 grid-cols-3 gap-1" role="group" aria-label="Where the words stand">
-    {#each down as y (y)}
-      {#each across as x (x)}
-        <button
-          class="dk-button h-8 px-0!"
-          aria-label="{y}, {x}"
-          aria-pressed={place.across === x && place.down === y}
-          onclick={() => onset({ across: x, down: y })}
-        >
-          <span
-            class="block h-3 w-6 border-current {x === 'left'
-              ? 'text-left'
-              : x === 'right'
-                ? 'text-right'
-                : 'text-center'}"
-            aria-hidden="true"><span class="inline-block h-[3px] w-3.5 bg-current align-top"></span></span
-          >
-        </button>
-      {/each}
-    {/each}
-  </div>
+  <NineFields across={place.across} down={place.down} {onset} />
 </Group>

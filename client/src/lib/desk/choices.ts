@@ -72,3 +72,9 @@ export const textKinds = [
   ['blockquote', 'Quote'],
   ['button', 'Button'],
 ] as const;
+
+/** A link as the server writes it, as where a click on a picture leads. */
+export const linkOf = (written: string) =>
+  /^page:[^#]+$/.test(written)
+    ? ({ linkKind: 'page', linkTarget: written.slice(5) } as const)
+    : ({ linkKind: 'address', linkTarget: written } as const);

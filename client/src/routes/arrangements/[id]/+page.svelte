@@ -9,9 +9,11 @@
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
   import { sitePlan } from '$lib/api/queries';
+  import ItemFields from '$lib/arrangements/ItemFields.svelte';
   import KindChoice from '$lib/arrangements/KindChoice.svelte';
   import { Opened } from '$lib/arrangements/opened.svelte';
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
+  import WordsTable from '$lib/arrangements/WordsTable.svelte';
   import { classes } from '$lib/desk/choices';
   import type { WidthClass } from '$lib/desk/schema';
   import FilePick from '$lib/ui/FilePick.svelte';
@@ -22,6 +24,10 @@
   const site = createQuery(sitePlan);
   let failed = $state('');
   let at = $state<WidthClass>('desktop');
+  let table = $state(false);
+  const item = $derived(
+    opened.wish?.items.find((one) => opened.choosing.ids.size === 1 && opened.choosing.ids.has(one.id)),
+  );
   onMount(() => {
     opened.load().catch((error) => (failed = sentenceOf(error)));
     return on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version));
@@ -73,14 +79,17 @@
             >{c} {site.data.classes.referencePx[c]}</button
           >
         {/each}
+        <button class="dk-button ml-auto" aria-pressed={table} onclick={() => (table = !table)}>Words table</button>
       </div>
-      <div class="min-h-0 flex-1 bg-table p-4">
-        <PageFrame
-          src="/stage/{opened.id}?kept={opened.kept}"
-          title="The arrangement at {site.data.classes.referencePx[at]} px"
-          widthPx={site.data.classes.referencePx[at]}
-        />
-      </div>
+      {#if table}<WordsTable {opened} />{:else}
+        <div class="min-h-0 flex-1 bg-table p-4">
+          <PageFrame
+            src="/stage/{opened.id}?kept={opened.kept}"
+            title="The arrangement at {site.data.classes.referencePx[at]} px"
+            widthPx={site.data.classes.referencePx[at]}
+          />
+        </div>
+      {/if}
       <section aria-label="Pictures" class="flex-none border-t border-base-content bg-base-100 px-4 py-2">
         <div class="mb-1 flex items-center gap-3">
           <h2 class="font-semibold">Running order</h2>
@@ -93,5 +102,14 @@
         <RunningOrder {opened} />
       </section>
     </div>
+    {#if item}
+      <aside
+        aria-label="Picture"
+        class="w-[296px] flex-none overflow-y-auto border-l border-hair bg-base-100 px-4 py-3"
+      >
+        <h2 class="mb-2 font-semibold">{opened.titleOf(item)}</h2>
+        {#key item.id}<ItemFields {opened} {item} />{/key}
+      </aside>
+    {/if}
   </div>
 {/if}

@@ -1,0 +1,110 @@
+<!-- What is said of one picture of an arrangement: its words, where it leads, and as a slide how long it stands and what stands over it. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
+  import FileChoice from '$lib/desk/FileChoice.svelte';
+  import LinkField from '$lib/desk/LinkField.svelte';
+  import PictureLink from '$lib/desk/PictureLink.svelte';
+  import type { Item, Opened } from './opened.svelte';
+
+  let { opened, item }: { opened: Opened; item: Item } = $props();
+  const files = createQuery(() => otherFiles(''));
+  const videos = $derived(thereOf(files.data?.items, isVideo));
+  const library = $derived(opened.look?.words[item.asset]);
+  const set = (change: Partial<Item>) => opened.setItem(item.id, change);
+  const slides = $derived(opened.wish!.kind !== 'gallery');
+  const over = [
+    ['title', 'Title over it'],
+    ['text', 'Words over it'],
+    ['button', 'Button'],
+  ] as const;
+</script>
+
+<div class="grid gap-2">
+  <div class="flex items-center gap-3">
+    <label class="flex min-h-6 items-center gap-1.5">
+      <input
+        type="checkbox"
+        role="switch"
+        class="toggle toggle-sm"
+        checked={item.isOn}
+        onchange={(event) => set({ isOn: event.currentTarget.checked })}
+      />shown
+    </label>
+    {#if !opened.wish!.follows}<button class="dk-button" onclick={() => opened.twice(item.id)}>Once more</button>{/if}
+  </div>
+  <label class="dk-label"
+    >Alt text<input
+      class="dk-field"
+      disabled={item.decorative}
+      value={item.alt ?? ''}
+      placeholder={library?.alt || 'none in the library'}
+      onchange={(event) => set({ alt: event.currentTarget.value.trim() || null })}
+    /></label
+  >
+  <label class="flex min-h-6 items-center gap-1.5"
+    ><input
+      type="checkbox"
+      checked={item.decorative}
+      onchange={(event) => set({ decorative: event.currentTarget.checked })}
+    />decorative</label
+  >
+  <label class="dk-label"
+    >Caption<input
+      class="dk-field"
+      value={item.captionSource === 'own' ? item.caption : ''}
+      placeholder="as for the whole set"
+      onchange={(event) => {
+        const caption = event.currentTarget.value.trim();
+        set({ caption, captionSource: caption ? 'own' : null });
+      }}
+    /></label
+  >
+  {#if slides}
+    {#each over as [name, label] (name)}
+      <label class="dk-label"
+        >{label}<input
+          class="dk-field"
+          value={item[name]}
+          onchange={(event) => set({ [name]: event.currentTarget.value.trim() })}
+        /></label
+      >
+    {/each}
+    {#if item.button}
+      <div>
+        <LinkField
+          value={item.buttonLink ?? ''}
+          hint="Until it leads somewhere, visitors do not see the button."
+          onset={(written) => set({ buttonLink: written ?? '' })}
+        />
+      </div>
+    {/if}
+    <label class="dk-label"
+      >Own stay, s<input
+        class="dk-field dk-tabular"
+        type="number"
+        step="0.1"
+        value={item.stayMs === null || item.stayMs === undefined ? '' : item.stayMs / 1000}
+        placeholder={String(opened.wish!.slider!.stayMs / 1000)}
+        onchange={(event) =>
+          set({ stayMs: event.currentTarget.value ? Math.round(event.currentTarget.valueAsNumber * 1000) : null })}
+      /></label
+    >
+  {/if}
+  {#if videos.length > 0}
+    <FileChoice
+      label="Film that plays in its place"
+      value={item.video ?? null}
+      files={videos}
+      onset={(video) => set({ video })}
+    />
+  {/if}
+  <PictureLink
+    kind={item.linkKind ?? 'none'}
+    target={item.linkTarget ?? ''}
+    none={(slides ? opened.wish!.slider!.opensLarger : opened.wish!.gallery.opensLarger)
+      ? 'as for the whole set'
+      : 'nowhere'}
+    onset={set}
+  />
+</div>

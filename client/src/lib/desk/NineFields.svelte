@@ -1,0 +1,31 @@
+<!-- Where words stand: one of nine fields. -->
+<script lang="ts">
+  type Across = 'left' | 'centre' | 'right';
+  type Down = 'top' | 'middle' | 'bottom';
+  let { across, down, onset }: { across: Across; down: Down; onset: (change: { across: Across; down: Down }) => void } =
+    $props();
+  const columns = ['left', 'centre', 'right'] as const;
+  const rows = ['top', 'middle', 'bottom'] as const;
+</script>
+
+<div class="grid w-36 grid-cols-3 gap-1" role="group" aria-label="Where the words stand">
+  {#each rows as y (y)}
+    {#each columns as x (x)}
+      <button
+        class="dk-button h-8 px-0!"
+        aria-label="{y}, {x}"
+        aria-pressed={across === x && down === y}
+        onclick={() => onset({ across: x, down: y })}
+      >
+        <span
+          class="block h-3 w-6 border-current {x === 'left'
+            ? 'text-left'
+            : x === 'right'
+              ? 'text-right'
+              : 'text-center'}"
+          aria-hidden="true"><span class="inline-block h-[3px] w-3.5 bg-current align-top"></span></span
+        >
+      </button>
+    {/each}
+  {/each}
+</div>

@@ -1,0 +1,89 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Arrangements;
+using Dekoro.Core.Documents;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Sites;
+using Dekoro.Core.Tests.Planning;
+using Dekoro.Core.Widths;
+
+namespace Dekoro.Core.Tests.Arrangements;
+
+public sealed class SliderTests
+{
+    private static ArrangementItem Item(string id, int? stayMs = null, string title = "", string text = "", string button = "") =>
+        new(id, id, true, new(true, null), null, new(FigureLinkKind.None)) { StayMs = stayMs, Words = SlideWords.Of(title, text, button, "https://sands.example/") };
+
+    private static Arrangement Set(ArrangementKind kind, Slider slider, params ArrangementItem[] items) => new("a", "Kites", Gallery.Usual, [.. items]) { Kind = kind, Slider = slider };
+
+    private static Timing Time(Slider slider, params ArrangementItem[] items) => Timing.Of(Set(ArrangementKind.Slider, slider, items), _ => "")!;
+
+    [Fact]
+    public void A_round_takes_every_stay_and_change_and_what_is_wrong_with_it_is_said_only_where_it_plays_by_itself()
+    {
+        var plays = Slider.Usual with { PlaysItself = true };
+        ArrangementItem[] five = [.. Enumerable.Range(0, 5).Select(i => Item($"i{i}"))];
+        Assert.Equal(32_500L, Time(plays, five).RoundMs);
+        Assert.Empty(Time(plays, Item("a", text: "A red kite over the dunes")).Findings);
+        var much = string.Join(' ', Enumerable.Repeat("kite", 30));
+        Assert.Contains("8.6 s to read, and that slide stands for 6 s", Time(plays, Item("a", text: much)).Findings.Single(), StringComparison.Ordinal);
+        Assert.Empty(Time(plays, Item("a", 9000, text: much)).Findings);
+        Assert.Contains("twice as long", Time(plays with { StayMs = 2000, ChangeMs = 1500 }, five).Findings.Single(), StringComparison.Ordinal);
+        Assert.Empty(Time(Slider.Usual with { StayMs = 1000, ChangeMs = 900 }, Item("a", text: much)).Findings);
+        Assert.Equal(0, Timing.ReadingMs("  "));
+        Assert.Null(Timing.Of(Set(ArrangementKind.Gallery, plays, five), _ => ""));
+    }
+
+    [Fact]
+    public void A_stop_stays_as_long_as_that_of_its_pictures_which_stays_longest_over_the_end_too()
+    {
+        var set = Set(ArrangementKind.Carousel, Slider.Usual with { InView = new(1, 2, 2), AdvanceBy = new(1, 2, 2) }, Item("a", 9000), Item("b"), Item("c"), Item("d", 2000), Item("e"));
+        Assert.Equal([0, 2, 4], set.StopsOn(WidthClass.Desktop, 5));
+        // At the last stop stands e with a beside it.
+        Assert.Equal([9000, 6000, 9000], set.StaysOn(WidthClass.Desktop));
+        Assert.Equal([9000, 6000, 6000, 2000, 6000], set.StaysOn(WidthClass.Phone));
+        Assert.Equal([9000, 6000, 6000], (set with { Slider = set.Slider with { Loops = false } }).StaysOn(WidthClass.Desktop));
+    }
+
+    [Fact]
+    public void Of_what_follows_so_much_shows_as_was_set_and_nothing_where_all_are_in_view()
+    {
+        var row = GalleryLayout.Row(5, 3, 16, 1, peekPx: 40);
+        Assert.Equal(900 - 40, 3 * row.Boxes[0].WidthAt(900) + 3 * 16, 0.001);
+        Assert.Equal(900, 3 * GalleryLayout.Row(3, 3, 16, 1, peekPx: 40).Boxes[0].WidthAt(900) + 2 * 16, 0.001);
+    }
+
+    [Fact]
+    public void Words_stand_over_slides_where_they_find_room_and_below_all_of_them_where_they_do_not()
+    {
+        var few = Plan(Set(ArrangementKind.Slider, Slider.Usual, Item("kite", title: "Kites"), Item("dune")));
+        Assert.Equal(new PerClass<bool>(false, false, false), few.WordsBelow);
+        var many = Plan(Set(ArrangementKind.Slider, Slider.Usual, Item("kite", title: "Kites of the long afternoon", text: string.Join(' ', Enumerable.Repeat("kite", 60)), button: "See"), Item("dune")));
+        Assert.True(many.WordsBelow.Phone);
+        Assert.False(many.WordsBelow.Desktop);
+        Assert.True(many.HeightAt(WidthClass.Phone, 358) > few.HeightAt(WidthClass.Phone, 358) + 200);
+        Assert.Equal(few.HeightAt(WidthClass.Desktop, 1120), many.HeightAt(WidthClass.Desktop, 1120));
+        // A gallery shows none of them, and keeps them.
+        Assert.Empty(new ArrangementBlock("set", "a", SizeRole.Wide) { Arrangement = Set(ArrangementKind.Gallery, Slider.Usual, Item("kite", title: "Kites")) }.Slides);
+
+        static SetPlan Plan(Arrangement set) => SetPlan.Of(new ArrangementBlock("set", "a", SizeRole.Wide) { Arrangement = set }, f => Sample.Picture(f.AssetId, 2400, 1600), new PageLayout(new SiteStyle()))!;
+    }
+
+    [Fact]
+    public void Every_picture_of_a_gallery_in_parts_stands_on_exactly_one_sheet_each_at_an_address_of_its_own()
+    {
+        var set = Set(ArrangementKind.Gallery, Slider.Usual, [.. Enumerable.Range(0, 11).Select(i => Item($"i{i}"))]) with { Gallery = Gallery.Usual with { Paging = new(4, PageLinksAt.Below, PageLinksLook.Words) } };
+        var other = set with { Id = "b", Name = "Dunes", Items = [.. set.Items.Take(5)] };
+        ArrangementBlock One(string id, Arrangement of) => new(id, of.Id, SizeRole.Wide) { Arrangement = of };
+        var page = new PageSource("p", "Hall", "hall", "", new Document([One("x", set), One("y", other)]));
+        var sheets = Sheets.Of(page).ToList();
+        Assert.Equal(["hall", "hall/kites_2", "hall/kites_3", "hall/dunes_2"], sheets.Select(s => s.Path));
+        Assert.Equal(sheets.Count, sheets.Select(s => s.Id).Distinct().Count());
+        Assert.All(sheets, s => Assert.Equal("p", s.Main.Id));
+        string[] On(PageSource sheet, string block) => [.. sheet.Document.Arrangements.Single(a => a.Id == block).Figures.Select(f => f.AssetId)];
+        Assert.Equal(set.Items.Select(i => i.AssetId), sheets.Take(3).SelectMany(s => On(s, "x")));
+        Assert.Equal(4, On(sheets[3], "x").Length);
+        Assert.Equal(["i4"], On(sheets[3], "y"));
+        Assert.Equal(sheets[2].Id, Sheets.At(page, "x", 3).Id);
+        Assert.Equal("p", Sheets.At(page, "x", 9).Id);
+    }
+}

@@ -1,0 +1,16 @@
+import { chromium } from '@playwright/test';
+import { chromiumHere } from './browser.mjs';
+const b = await chromium.launch(chromiumHere);
+const wait = (p, ms) => p.waitForTimeout(ms);
+const u = 'http://127.0.0.1:5399';
+const p = await b.newPage({ viewport: { width: 1280, height: 800 } });
+await p.goto(u + '/live/'); const s = p.locator('.slider'); await s.scrollIntoViewIfNeeded(); await p.mouse.wheel(0, 300); await wait(p, 1500);
+await s.screenshot({ path: '/tmp/s1.png' });
+const m = await b.newPage({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true, deviceScaleFactor: 2 });
+await m.goto(u + '/live/'); await m.locator('.slider').scrollIntoViewIfNeeded(); await wait(m, 1200);
+await m.locator('.slider').screenshot({ path: '/tmp/s2.png' });
+await p.goto(u + '/live/about/'); await p.locator('.sheets').scrollIntoViewIfNeeded(); await wait(p, 1200); await p.screenshot({ path: '/tmp/s3.png' });
+await p.goto(u + '/live/workshop/'); await p.locator('.set a').nth(1).scrollIntoViewIfNeeded(); await p.locator('.set a').nth(1).click(); await wait(p, 1500); await p.screenshot({ path: '/tmp/s4.png' });
+await p.goto(u + '/arrangements/this-season'); await wait(p, 2500); await p.getByRole('list', { name: 'Running order' }).getByRole('button', { name: /^1:/ }).click(); await wait(p, 1500); await p.screenshot({ path: '/tmp/s5.png' });
+await p.getByRole('button', { name: 'Words table' }).click(); await wait(p, 800); await p.screenshot({ path: '/tmp/s6.png' });
+await b.close();
