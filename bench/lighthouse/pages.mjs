@@ -14,6 +14,19 @@ const server = spawn('dotnet', [join(root, 'build/server/Dekoro.Server.dll'), 's
 });
 const url = 'http://127.0.0.1:5379';
 await new Promise((resolve) => server.stdout.on('data', (said) => String(said).includes('ready') && resolve()));
+// Beside the demo's own pages one with all that moves: a slider, a carousel, three galleries and a video.
+const drafts = await Promise.all((await (await fetch(`${url}/api/pages`)).json()).map(async (page) => (await fetch(`${url}/api/pages/${page.id}/draft`)).json()));
+const find = (piece) => piece?.attrs?.video?.file ? piece : (piece?.content ?? []).map(find).find(Boolean);
+const video = drafts.map((draft) => find(draft.document)).find(Boolean);
+const json = { 'Content-Type': 'application/json' };
+const made = await (await fetch(`${url}/api/pages`, { method: 'POST', headers: json, body: JSON.stringify({ title: 'All that moves', kind: 'page' }) })).json();
+const draft = await (await fetch(`${url}/api/pages/${made.id}/draft`)).json();
+const content = [
+  ...['this-season', 'at-work', 'at-the-bench', 'kites-of-the-hall', 'round-the-year'].map((arrangement, i) => ({ type: 'arrangement', attrs: { id: `set${i}`, arrangement, reach: 'wide' } })),
+  { ...video, attrs: { ...video.attrs, id: 'film' } },
+];
+const kept = await fetch(`${url}/api/pages/${made.id}/draft`, { method: 'PUT', headers: { ...json, 'If-Match': `"${draft.version}"` }, body: JSON.stringify({ title: 'All that moves', path: 'all-that-moves', summary: 'Everything at once.', document: { type: 'doc', content } }) });
+if (!kept.ok) throw new Error(await kept.text());
 const published = await fetch(`${url}/api/publish`, { method: 'POST' });
 await published.text();
 const chrome = spawn(chromiumHere.executablePath, [...(chromiumHere.args ?? []), '--headless', '--no-sandbox', '--remote-debugging-port=9333', `--user-data-dir=${join(data, 'chrome')}`, 'about:blank']);

@@ -27,6 +27,18 @@ public static class HtmlReader
     }
 }
 
+/// <summary>Reads the HTML of a gallery made elsewhere.</summary>
+public static class GalleryReader
+{
+    /// <inheritdoc cref="HtmlReader.Read"/>
+    public static Proposal Read(string html, Uri? address = null)
+    {
+        var pieces = new Pieces();
+        var title = new HtmlWalk(pieces, address, _ => null).ReadGallery(html);
+        return pieces.ToProposal(ProposalKind.WebPage, title, address?.Host ?? "", null);
+    }
+}
+
 /// <summary>One walk through a parsed page, collecting pieces.</summary>
 /// <param name="byContentId">A mail's own part by its Content-ID (RFC 2392); null where there is none.</param>
 internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPicture?> byContentId)
@@ -54,16 +66,44 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
     /// <returns>The page's title; empty where it has none.</returns>
     public string Read(string html)
     {
-        if (html.Length > HtmlReader.MostCharacters)
-            throw new UnreadableException($"This text is longer than {HtmlReader.MostCharacters / 1_000_000} million characters: take the part that is needed.");
-        // Without a browsing context nothing is loaded and no script can run.
-        using var document = new HtmlParser().ParseDocument(html);
-        address = document.QuerySelector("base[href]") is IHtmlBaseElement b && Uri.TryCreate(b.GetAttribute("href"), UriKind.Absolute, out var given) ? given : address;
+        using var document = Parsed(html);
         var levels = document.QuerySelectorAll("h1,h2,h3,h4,h5,h6").Select(h => h.LocalName[1] - '0').ToList();
         _topLevel = levels.Count > 0 ? levels.Min() : 2;
         if (document.Body is { } body) Walk(body, new Marks(), 0);
         EndLine();
         return (document.Title ?? "").Trim();
+    }
+
+    private static readonly string[] PictureEndings = [".jpg", ".jpeg", ".png", ".webp", ".avif", ".gif", ".svg", ".tif", ".tiff"];
+
+    /// <summary>The pictures of a gallery alone, those too that a script shows later: each as the large file it leads to, with its own words.</summary>
+    /// <returns>The page's title; empty where it has none.</returns>
+    public string ReadGallery(string html)
+    {
+        using var document = Parsed(html);
+        foreach (var image in document.QuerySelectorAll("img").OfType<IHtmlImageElement>())
+        {
+            // The widest element that holds no other picture is what a gallery shows as one.
+            var one = (IElement)image;
+            while (one.ParentElement is { LocalName: not ("body" or "ul" or "ol" or "html") } parent && parent.QuerySelectorAll("img").Length == 1) one = parent;
+            var href = image.Closest("a[href]")?.GetAttribute("href");
+            var isLarge = href is not null && PictureEndings.Any(ending => href.Split('?', '#')[0].EndsWith(ending, StringComparison.OrdinalIgnoreCase));
+            var words = one.QuerySelector("figcaption")?.TextContent ?? (one == image ? "" : one.TextContent);
+            if (isLarge) image.SetAttribute("src", href!);
+            if (isLarge) foreach (var other in new[] { "srcset", "data-srcset", "data-src", "data-original", "data-lazy-src" }) image.RemoveAttribute(other);
+            Place(image, Cut(Flat(words)), href is null || isLarge ? null : LinkOf(href, words));
+        }
+        return (document.Title ?? "").Trim();
+    }
+
+    /// <summary>Without a browsing context nothing is loaded and no script can run.</summary>
+    private IDocument Parsed(string html)
+    {
+        if (html.Length > HtmlReader.MostCharacters)
+            throw new UnreadableException($"This text is longer than {HtmlReader.MostCharacters / 1_000_000} million characters: take the part that is needed.");
+        var document = new HtmlParser().ParseDocument(html);
+        address = document.QuerySelector("base[href]") is IHtmlBaseElement b && Uri.TryCreate(b.GetAttribute("href"), UriKind.Absolute, out var given) ? given : address;
+        return document;
     }
 
     private readonly record struct Marks(bool Bold, bool Italic, string? Link);
@@ -235,7 +275,11 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
 
     private void Picture(IHtmlImageElement image, string caption)
     {
-        if (_withoutPictures || IsHidden(image)) return;
+        if (!_withoutPictures && !IsHidden(image)) Place(image, caption, null);
+    }
+
+    private void Place(IHtmlImageElement image, string caption, string? link)
+    {
         var source = SourceOf(image);
         var name = Cut(Flat(image.GetAttribute("alt") ?? image.GetAttribute("title") ?? ""));
         if (source.Length == 0) return;
@@ -246,7 +290,7 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
         }
         if (Found(source, name) is not { } found) return;
         EndLine();
-        pieces.Place(found with { Words = found.Words with { Alt = name.Length > 0 ? name : found.Words.Alt } }, caption);
+        pieces.Place(found with { Words = found.Words with { Alt = name.Length > 0 ? name : found.Words.Alt } }, caption, link);
     }
 
     /// <summary>The best that the page names: the largest it offers, or what is fetched later where a small stand-in is written first.</summary>

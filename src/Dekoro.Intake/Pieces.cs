@@ -24,7 +24,8 @@ internal sealed class Pieces
 
     /// <summary>A picture, with its place at the end of what was collected so far.</summary>
     /// <param name="caption">Words the source puts beneath it; empty for none.</param>
-    public void Place(FoundPicture picture, string caption = "")
+    /// <param name="link">Where a press on it leads, as it is written in a document; null for nowhere.</param>
+    public void Place(FoundPicture picture, string caption = "", string? link = null)
     {
         if (_pictures.Count >= MostPictures)
         {
@@ -35,7 +36,7 @@ internal sealed class Pieces
         var same = _pictures.FirstOrDefault(p => p.Content == picture.Content);
         if (same is null) _pictures.Add(picture);
         _blocks.Add(new FigureBlock(NewId(), (same ?? picture).Key, new FigureSize.ByRole(SizeRole.Column), Side.Centre, false, CutChoice.AsIs,
-            new(false, null), caption.Length == 0 ? new(CaptionSource.None) : new(CaptionSource.Own, caption), new(FigureLinkKind.None)));
+            new(false, null), caption.Length == 0 ? new(CaptionSource.None) : new(CaptionSource.Own, caption), link is null ? new(FigureLinkKind.None) : new(FigureLinkKind.Address, link)));
     }
 
     public string NewKey() => $"p{++_keys}";

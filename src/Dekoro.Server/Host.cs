@@ -46,6 +46,7 @@ public static class Host
         builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
         builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c =>
             c.ProblemDetails.Detail ??= IsFull(c.Exception) ? FullDisk : SentenceFor(c.ProblemDetails.Status));
+        builder.Services.AddResponseCompression(o => (o.EnableForHttps, o.MimeTypes) = (true, ["text/html", "text/css", "text/javascript", "image/svg+xml"]));
         builder.Services.AddOpenApi(Description.Set);
         adjust?.Invoke(builder);
         var app = builder.Build();
@@ -55,6 +56,8 @@ public static class Host
         });
         app.UseStatusCodePages();
         app.UseGuard();
+        // Of the public site alone: nothing secret is mixed with what a request says there (RFC 7457, 2.6).
+        app.UseWhen(c => c.Request.Path.StartsWithSegments("/live"), live => live.UseResponseCompression());
         app.MapOpenApi();
         app.MapGet("/health", (Workspace w) => new Health("ok", Version, w.Database.SchemaVersion())).WithSummary("Liveness: version and the database's schema.");
         var api = app.MapGroup("/api");

@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using CsCheck;
 using Dekoro.Core.Colour;
+using System.IO.Compression;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -225,6 +227,32 @@ public sealed class RenderingTests : IAsyncLifetime
         Assert.Contains("(100% - 640px) / 2", css, StringComparison.Ordinal);
         Assert.Contains(".fig-half, .tablet-half { width: calc(50% - 15px); }", css, StringComparison.Ordinal);
         Assert.Contains(".fig-third, .desktop-third { width: calc(33.333333% - 20px); }", css, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task What_arrangements_need_beside_their_pictures_is_small_and_comes_only_with_them()
+    {
+        static long Packed(params string[] names)
+        {
+            using var packed = new MemoryStream();
+            using (var brotli = new BrotliStream(packed, CompressionLevel.SmallestSize, leaveOpen: true))
+                foreach (var name in names) brotli.Write(Assets.Bytes(name));
+            return packed.Length;
+        }
+        Assert.InRange(Packed("slider.js", "larger.js"), 1, 6_000);
+        Assert.InRange(Packed(Assets.SetsStyle), 1, 4_000);
+
+        var set = new Arrangement("a", "Reels", Gallery.Usual with { OpensLarger = false }, [new("i", "reel", true, new(false, null), null, new(FigureLinkKind.None))]);
+        async Task<string[]> FetchedAsync(Block block)
+        {
+            var html = await _renderer.PageAsync(Model(new Document([block]), "visit", "../"), "?v");
+            return [.. new[] { "sets.css", "slider.js", "larger.js" }.Where(name => html.Contains(name, StringComparison.Ordinal))];
+        }
+        ArrangementBlock Of(Arrangement one) => new("s", "a", SizeRole.Wide) { Arrangement = one };
+        Assert.Empty(await FetchedAsync(Figure()));
+        Assert.Equal(["sets.css"], await FetchedAsync(Of(set)));
+        Assert.Equal(["sets.css", "larger.js"], await FetchedAsync(Of(set with { Gallery = Gallery.Usual })));
+        Assert.Equal(["sets.css", "slider.js"], await FetchedAsync(Of(set with { Kind = ArrangementKind.Carousel })));
     }
 
     private static string Squeezed(string html) => System.Text.RegularExpressions.Regex.Replace(html, @"\s*\n\s*", "");

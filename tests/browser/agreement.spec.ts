@@ -98,7 +98,8 @@ async function forecasts(browser: import('@playwright/test').Browser, url: strin
       const page = await context.newPage();
       await page.goto(addressOf(url, item));
       const taken = new Map((await forecast(url, item.id, device.viewport.width, device.deviceScaleFactor)).map((t) => [t.blockId, t.widthPx]));
-      const figures = await page.locator(':is(figure, .in-line) img').evaluateAll(async (images) => {
+      // What stands once more after the last of a carousel is the same picture again.
+      const figures = await page.locator(':is(figure, .in-line) img:not([inert] *)').evaluateAll(async (images) => {
         for (const image of images as HTMLImageElement[]) image.loading = 'eager';
         await Promise.all((images as HTMLImageElement[]).map((image) => image.decode().catch(() => {})));
         return (images as HTMLImageElement[]).map((image) => {

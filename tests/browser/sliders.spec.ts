@@ -1,4 +1,5 @@
 import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import type { Server } from './server';
@@ -278,4 +279,38 @@ test('It begins where it is told, shows some of what follows, leads by small pic
   await visit.emulateMedia({ media: 'print' });
   expect(await visit.locator('.slides > div').evaluateAll((all) => all.filter((one) => one.getClientRects().length > 0).length)).toBe(5);
   await visit.close();
+});
+
+test('The timing strip: the end of a stay is dragged, or moved by arrow keys; the HTML of a gallery made elsewhere is read in', async ({ page, own }) => {
+  const pictures = (await takeIn(own.url, five.slice(0, 3))).map((file) => file.id!);
+  const made = await make(own, pictures, 'slider', { captions: 'over', captionsFrom: 'title', playsItself: true });
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  const stays = async () => ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as { values: { items: { stayMs: number | null }[] } }).values.items.map((item) => item.stayMs ?? null);
+  const second = page.getByRole('slider', { name: 'Stay at stop 2' });
+  await second.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(stays).toEqual([null, 6500, null]);
+  await expect(second).toHaveAttribute('aria-valuetext', '6.5 s');
+  const strip = (await page.getByRole('figure', { name: 'One round' }).boundingBox())!;
+  const box = (await page.getByRole('slider', { name: 'Stay at stop 1' }).boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + strip.width / 4, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  // A quarter of a round of 20 s is five more seconds.
+  await expect.poll(async () => Math.abs(((await stays())[0] ?? 0) - 11_000)).toBeLessThan(400);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(stays).toEqual([null, 6500, null]);
+  await page.getByRole('button', { name: 'One round' }).click();
+
+  const data = (name: string) => `data:image/jpeg;base64,${readFileSync(demoFile(name)).toString('base64')}`;
+  await page.getByRole('button', { name: 'From a gallery’s HTML' }).click();
+  await page.getByLabel('Its HTML').fill(`<ul><li><figure><img src="${data('diamond-kite.jpg')}" alt="A diamond kite"><figcaption>Diamond, 1931</figcaption></figure></li><li><a href="https://sands.example/door"><img src="${data('serpent-small.jpg')}"></a><p>Serpent</p></li><li><img src="file:///C:/lost.jpg" alt="Lost"></li></ul>`);
+  await page.getByRole('button', { name: 'Read it in' }).click();
+  await expect(page.getByText('2 pictures came in. Lost: It lies on the computer')).toBeVisible();
+  await page.keyboard.press('Escape');
+  const look = (await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as { values: { items: Record<string, unknown>[] } };
+  await expect.poll(async () => (await stays()).length).toBe(5);
+  const items = ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as typeof look).values.items.slice(3);
+  expect(items).toMatchObject([{ caption: 'Diamond, 1931', captionSource: 'own' }, { caption: 'Serpent', linkKind: 'address', linkTarget: 'https://sands.example/door' }]);
 });

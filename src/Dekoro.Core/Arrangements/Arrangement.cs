@@ -38,10 +38,13 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     public ImmutableArray<int> StopsOn(WidthClass c, int count) => Stops.Of(count, InView[c], AdvanceBy[c], Slider.Loops);
 
     /// <summary>How long it stands at each stop: as long as that of the slides in view which stays longest, ms.</summary>
-    public ImmutableArray<int> StaysOn(WidthClass c)
+    public ImmutableArray<int> StaysOn(WidthClass c) => LongestOn(c, StayOf);
+
+    /// <summary>The largest of what is in view at each stop.</summary>
+    internal ImmutableArray<int> LongestOn(WidthClass c, Func<ArrangementItem, int> msOf)
     {
-        var stays = Shown.Select(StayOf).ToList();
-        return [.. StopsOn(c, stays.Count).Select(first => Enumerable.Range(first, Math.Min(InView[c], stays.Count)).Max(i => stays[i % stays.Count]))];
+        var each = Shown.Select(msOf).ToList();
+        return [.. StopsOn(c, each.Count).Select(first => Enumerable.Range(first, Math.Min(InView[c], each.Count)).Max(i => each[i % each.Count]))];
     }
 
     public int StayOf(ArrangementItem item) => item.StayMs ?? Slider.StayMs;

@@ -66,8 +66,9 @@ public sealed record Slider(
 
 /// <summary>How long a slider takes, and what is wrong with that.</summary>
 /// <param name="StaysMs">Of each stop: the longest of what is in view there.</param>
+/// <param name="ReadsMs">How long the words in view at each stop take to read; 0 where there are none.</param>
 /// <param name="RoundMs">Over all stops, each with its stay and the change after it.</param>
-public sealed record Timing(ImmutableArray<int> StaysMs, int ChangeMs, long RoundMs, ImmutableArray<string> Findings)
+public sealed record Timing(ImmutableArray<int> StaysMs, ImmutableArray<int> ReadsMs, int ChangeMs, long RoundMs, ImmutableArray<string> Findings)
 {
     /// <summary>Words a second in silent reading: 238 a minute (Brysbaert, How many words do we read per minute?, 2019).</summary>
     private const double WordsPerSecond = 238 / 60.0;
@@ -77,11 +78,16 @@ public sealed record Timing(ImmutableArray<int> StaysMs, int ChangeMs, long Roun
 
     /// <returns>On desktops; null for a gallery, which does not move.</returns>
     /// <param name="captionOf">The words under a picture; empty for none.</param>
-    public static Timing? Of(Arrangement set, Func<ArrangementItem, string> captionOf) => set.Kind == ArrangementKind.Gallery ? null
-        : Of(set.Slider, set.StaysOn(WidthClass.Desktop), set.Shown.Select(item => (set.StayOf(item), item.Words is { } words ? words.Read : set.Captions == CaptionPlace.None ? "" : captionOf(item))));
+    public static Timing? Of(Arrangement set, Func<ArrangementItem, string> captionOf)
+    {
+        return set.Kind == ArrangementKind.Gallery ? null
+        : Of(set.Slider, set.StaysOn(WidthClass.Desktop), set.LongestOn(WidthClass.Desktop, item => (int)ReadingMs(WordsOn(item))), set.Shown.Select(item => (set.StayOf(item), WordsOn(item))));
+
+        string WordsOn(ArrangementItem item) => item.Words is { } words ? words.Read : set.Captions == CaptionPlace.None ? "" : captionOf(item);
+    }
 
     /// <param name="said">How long each slide stands, and the words shown on it.</param>
-    public static Timing Of(Slider slider, ImmutableArray<int> staysMs, IEnumerable<(int StayMs, string Words)> said)
+    private static Timing Of(Slider slider, ImmutableArray<int> staysMs, ImmutableArray<int> readsMs, IEnumerable<(int StayMs, string Words)> said)
     {
         var findings = ImmutableArray.CreateBuilder<string>();
         if (slider.PlaysItself)
@@ -91,7 +97,7 @@ public sealed record Timing(ImmutableArray<int> StaysMs, int ChangeMs, long Roun
             var (stay, longest) = said.Select(s => (s.StayMs, Reading: ReadingMs(s.Words))).Where(s => s.Reading > s.StayMs).OrderByDescending(s => s.Reading - s.StayMs).FirstOrDefault();
             if (longest > 0) findings.Add(string.Create(CultureInfo.InvariantCulture, $"The longest words take {longest / 1000.0:0.0} s to read, and that slide stands for {stay / 1000.0:0.#} s: let it stand longer, or say less."));
         }
-        return new(staysMs, slider.ChangeMs, staysMs.Sum(stay => (long)stay + slider.ChangeMs), findings.ToImmutable());
+        return new(staysMs, readsMs, slider.ChangeMs, staysMs.Sum(stay => (long)stay + slider.ChangeMs), findings.ToImmutable());
     }
 
     /// <summary>How long it takes to notice words and read them; none take no time.</summary>

@@ -51,6 +51,7 @@ internal static class IntakeEndpoints
         api.MapPost("/mailbox/{id}", FromMailbox).WithSummary("Reads a mail of the mailbox into a proposal.");
         api.MapPost("/intake/file", FromFile).WithSummary("Reads a mail (.eml), a saved web page or a bundle (.zip) into a proposal.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery();
         api.MapPost("/intake/pasted", FromPasted).WithSummary("Reads pasted HTML into a proposal.");
+        api.MapPost("/intake/gallery", FromGallery).WithSummary("Reads the HTML of a gallery into a proposal of its pictures: each as its large file, with its own words and link.");
         api.MapPost("/intake/address", FromAddress).WithSummary("Fetches a page or picture and reads it into a proposal.");
         api.MapGet("/intake/{id}", Look).WithSummary("A proposal: words, pictures at their places, and what was left out.");
         api.MapGet("/intake/{id}/page", Page).WithSummary("The page as it would be, before anything is kept.").ExcludeFromDescription();
@@ -92,7 +93,12 @@ internal static class IntakeEndpoints
     }
 
     private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromPasted(PastedHtml pasted, Proposals proposals, PlanBook book, CancellationToken stop) =>
-        await ReadAsync(() => HtmlReader.Read(pasted.Html, Uri.TryCreate(pasted.Address, UriKind.Absolute, out var at) ? at : null), proposals, book, stop);
+        await ReadAsync(() => HtmlReader.Read(pasted.Html, AddressOf(pasted)), proposals, book, stop);
+
+    private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromGallery(PastedHtml pasted, Proposals proposals, PlanBook book, CancellationToken stop) =>
+        await ReadAsync(() => GalleryReader.Read(pasted.Html, AddressOf(pasted)), proposals, book, stop);
+
+    private static Uri? AddressOf(PastedHtml pasted) => Uri.TryCreate(pasted.Address, UriKind.Absolute, out var at) ? at : null;
 
     private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromAddress(
         GivenAddress given, HttpRequest request, Fetching fetching, Proposals proposals, PlanBook book, CancellationToken stop)

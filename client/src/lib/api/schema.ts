@@ -2217,6 +2217,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/intake/gallery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads the HTML of a gallery into a proposal of its pictures: each as its large file, with its own words and link. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PastedHtml"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/intake/address": {
         parameters: {
             query?: never;
@@ -4055,6 +4095,7 @@ export interface components {
         };
         Timing: {
             staysMs: number[];
+            readsMs: number[];
             /** Format: int32 */
             changeMs: number;
             /** Format: int64 */

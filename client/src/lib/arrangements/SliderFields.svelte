@@ -70,11 +70,7 @@
       >
     {/each}
   </div>
-  {#if opened.look?.timing}<TimingStrip
-      timing={opened.look.timing}
-      plays={slider.playsItself}
-      stayMs={slider.stayMs}
-    />{/if}
+  {#if opened.look?.timing}<TimingStrip {opened} timing={opened.look.timing} {limits} />{/if}
   <Choice
     label="One follows the other"
     now={slider.change}

@@ -1,3 +1,4 @@
+import type { FigureAttrs } from '$lib/desk/schema';
 import { Choosing } from '$lib/library/choosing.svelte';
 import { uploads } from '$lib/library/uploads.svelte';
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
@@ -103,6 +104,41 @@ export class Opened {
   async addFiles(files: File[]) {
     const ids = (await uploads.add(files)).filter((id) => id !== null);
     if (ids.length > 0) this.add(ids);
+  }
+
+  /** Reads the HTML of a gallery made elsewhere: its pictures into the library, and after the one chosen or to the end. */
+  async readIn(html: string, address: string | null) {
+    const found = await answer(api.POST('/api/intake/gallery', { body: { html, address } }));
+    const kept = await answer(
+      api.POST('/api/intake/{id}/keep', {
+        params: { path: { id: found.id } },
+        body: {
+          pictures: found.pictures.map(({ file }) => ({ id: file.id, words: {} })),
+          page: null,
+          newKind: null,
+          newTitle: null,
+          after: null,
+        },
+      }),
+    );
+    const pieces = (kept.words as { content?: { attrs: FigureAttrs }[] } | null)?.content ?? [];
+    const fresh = pieces
+      .map((piece) => piece.attrs)
+      .map(({ asset, caption, captionSource, linkKind, linkTarget }) => ({
+        id: newItemId(),
+        asset,
+        isOn: true,
+        caption,
+        captionSource: captionSource === 'own' ? ('own' as const) : null,
+        linkKind,
+        linkTarget,
+      })) as Item[];
+    if (fresh.length > 0) this.setItems((this.wish?.items ?? []).toSpliced(this.end, 0, ...fresh));
+    const left = [
+      ...found.leftOut,
+      ...kept.files.filter((file) => file.error).map((file) => ({ name: file.name, sentence: file.error! })),
+    ];
+    return { count: fresh.length, left };
   }
 
   /** @param of What is changed: while one thing is dragged along, it is one step. */

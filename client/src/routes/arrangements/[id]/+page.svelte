@@ -12,6 +12,7 @@
   import ItemFields from '$lib/arrangements/ItemFields.svelte';
   import KindChoice from '$lib/arrangements/KindChoice.svelte';
   import { Opened } from '$lib/arrangements/opened.svelte';
+  import ReadIn from '$lib/arrangements/ReadIn.svelte';
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
   import WordsTable from '$lib/arrangements/WordsTable.svelte';
   import { classes } from '$lib/desk/choices';
@@ -95,6 +96,7 @@
           <h2 class="font-semibold">Running order</h2>
           <span class="text-quiet">drag, or use the arrows</span>
           <span class="ml-auto"></span>
+          <ReadIn {opened} />
           <FilePick label="Pictures to add" onfiles={(files) => void opened.addFiles(files)}
             >From this computer</FilePick
           >
