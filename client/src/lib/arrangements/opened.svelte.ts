@@ -1,4 +1,5 @@
 import type { FigureAttrs } from '$lib/desk/schema';
+import { keepAll } from '$lib/intake/keepAll';
 import { Choosing } from '$lib/library/choosing.svelte';
 import { uploads } from '$lib/library/uploads.svelte';
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
@@ -109,19 +110,8 @@ export class Opened {
   /** Reads the HTML of a gallery made elsewhere: its pictures into the library, and after the one chosen or to the end. */
   async readIn(html: string, address: string | null) {
     const found = await answer(api.POST('/api/intake/gallery', { body: { html, address } }));
-    const kept = await answer(
-      api.POST('/api/intake/{id}/keep', {
-        params: { path: { id: found.id } },
-        body: {
-          pictures: found.pictures.map(({ file }) => ({ id: file.id, words: {} })),
-          page: null,
-          newKind: null,
-          newTitle: null,
-          after: null,
-        },
-      }),
-    );
-    const pieces = (kept.words as { content?: { attrs: FigureAttrs }[] } | null)?.content ?? [];
+    const kept = await keepAll(found);
+    const pieces = (kept.words?.content ?? []) as { attrs: FigureAttrs }[];
     const fresh = pieces
       .map((piece) => piece.attrs)
       .map(({ asset, caption, captionSource, linkKind, linkTarget }) => ({
@@ -134,11 +124,7 @@ export class Opened {
         linkTarget,
       })) as Item[];
     if (fresh.length > 0) this.setItems((this.wish?.items ?? []).toSpliced(this.end, 0, ...fresh));
-    const left = [
-      ...found.leftOut,
-      ...kept.files.filter((file) => file.error).map((file) => ({ name: file.name, sentence: file.error! })),
-    ];
-    return { count: fresh.length, left };
+    return { count: fresh.length, left: kept.leftOut };
   }
 
   /** @param of What is changed: while one thing is dragged along, it is one step. */

@@ -4,6 +4,7 @@ import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection } from '@tiptap/pm/state';
 import { answer, api, sentenceOf, type Draft, type Look, type Schemas, type SiteLook } from '$lib/api/client';
 import type { Opened } from '$lib/arrangements/opened.svelte';
+import { keepAll } from '$lib/intake/keepAll';
 import { stillOf } from '$lib/library/film';
 import { uploads } from '$lib/library/uploads.svelte';
 import { FigureViews, frameStyle } from './figureView';
@@ -464,28 +465,12 @@ export class Desk {
     this.said = 'What you pasted is being read.';
     try {
       const found = await answer(api.POST('/api/intake/pasted', { body: { html, address: null } }));
-      const kept = await answer(
-        api.POST('/api/intake/{id}/keep', {
-          params: { path: { id: found.id } },
-          body: {
-            pictures: found.pictures.map(({ file }) => ({ id: file.id, words: {} })),
-            page: null,
-            newKind: null,
-            newTitle: null,
-            after: null,
-          },
-        }),
-      );
+      const kept = await keepAll(found);
       if (!this.editor) return;
       const { state, view } = this.editor;
-      const nodes = ((kept.words as JSONContent | null)?.content ?? []).map((piece) =>
-        state.schema.nodeFromJSON(piece),
-      );
+      const nodes = (kept.words?.content ?? []).map((piece) => state.schema.nodeFromJSON(piece));
       view.dispatch(state.tr.insert(this.posOf(gap), nodes));
-      const refused = kept.files
-        .filter((file) => file.error)
-        .map((file) => ({ name: file.name, sentence: file.error! }));
-      this.said = [...found.leftOut, ...refused].map(({ name, sentence }) => `${name}: ${sentence}`).join(' ');
+      this.said = kept.leftOut.map(({ name, sentence }) => `${name}: ${sentence}`).join(' ');
     } catch (error) {
       this.said = sentenceOf(error);
     }
