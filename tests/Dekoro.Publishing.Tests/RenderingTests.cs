@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
-using CsCheck;
-using Dekoro.Core.Colour;
 using System.IO.Compression;
+using CsCheck;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;

@@ -330,7 +330,7 @@ test('Words table, sorting and taking several out by keys; a picture with a link
   const items = async () => (await lookOf(own, made.id)).values.items as unknown as Record<string, unknown>[];
   const order = page.getByRole('list', { name: 'Running order' });
   await page.getByRole('group', { name: 'Sort by' }).getByRole('button', { name: 'name' }).click();
-  const titles = () => order.getByRole('button', { name: /^\d+:/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.replace(/^\d+: /, '')));
+  const titles = () => order.getByRole('button', { name: /^\d+:/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.replace(/^\d+: |, (soft|coarse)$/g, '')));
   await expect.poll(titles).toEqual(['Box kite', 'Bridle ring', 'Line reel', 'Museum door', 'Two lanterns']);
   // Two are chosen together and taken out; undo brings them back.
   await order.getByRole('button', { name: /^4:/ }).focus();

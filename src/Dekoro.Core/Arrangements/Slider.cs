@@ -95,7 +95,7 @@ public sealed record Timing(ImmutableArray<int> StaysMs, ImmutableArray<int> Rea
             var shortest = staysMs.DefaultIfEmpty(slider.StayMs).Min();
             if (slider.ChangeMs * 2 > shortest) findings.Add(string.Create(CultureInfo.InvariantCulture, $"It moves for {slider.ChangeMs / 1000.0:0.#} s and stands for {shortest / 1000.0:0.#} s: let it stand at least twice as long as it moves."));
             var (stay, longest) = said.Select(s => (s.StayMs, Reading: ReadingMs(s.Words))).Where(s => s.Reading > s.StayMs).OrderByDescending(s => s.Reading - s.StayMs).FirstOrDefault();
-            if (longest > 0) findings.Add(string.Create(CultureInfo.InvariantCulture, $"The longest words take {longest / 1000.0:0.0} s to read, and that slide stands for {stay / 1000.0:0.#} s: let it stand longer, or say less."));
+            if (longest > 0) findings.Add(string.Create(CultureInfo.InvariantCulture, $"The longest words take {Math.Ceiling(longest / 100) / 10:0.0} s to read, and that slide stands for {stay / 1000.0:0.#} s: let it stand longer, or say less."));
         }
         return new(staysMs, readsMs, slider.ChangeMs, staysMs.Sum(stay => (long)stay + slider.ChangeMs), findings.ToImmutable());
     }

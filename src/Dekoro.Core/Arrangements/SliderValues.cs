@@ -31,7 +31,13 @@ public sealed record SliderValues(
         if ((Words ?? WordsOverValues.Of(WordsOver.Usual)).Read() is not { } words) return (null, "words", "Words over slides stand in one of nine fields, dark or light, over a tint written #rrggbb of 0 to 256 for each of phone, tablet and desktop.");
         return (new(Read(InView), Read(AdvanceBy), shape, GutterPx, StayMs, ChangeMs, Change, PlaysItself, Loops, Steps, Captions, CaptionsFrom, OpensLarger)
         {
-            Arrows = Arrows, Counter = Counter, StartsWith = StartsWith, Shuffles = Shuffles, Backwards = Backwards, PeekPx = PeekPx, Words = words,
+            Arrows = Arrows,
+            Counter = Counter,
+            StartsWith = StartsWith,
+            Shuffles = Shuffles,
+            Backwards = Backwards,
+            PeekPx = PeekPx,
+            Words = words,
         }, null, null);
     }
 

@@ -53,6 +53,9 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     /// <summary>Its buttons and the count; a row of dots; one dot, which is as wide as a finger needs (WCAG 2.2, SC 2.5.8). CSS px.</summary>
     private const double ButtonsPx = 48, ButtonsWidePx = 340, DotPx = 24, StepPicturePx = 64, RowGapPx = 4;
 
+    /// <summary>How many of the first show after the last where it goes on from its end: as many as are in view, and what shows of the next.</summary>
+    public int Again => !Slider.Loops || IsGallery ? 0 : Math.Min(Figures.Length, WidthClasses.All.Max(c => Block.Arrangement!.InView[c]) + 1);
+
     private Slider Slider => Block.Arrangement!.Slider;
 
     /// <summary>How wide what leads to one stop is, CSS px.</summary>

@@ -1,5 +1,5 @@
 // On pages whose pictures open the larger view. Without it a press on one opens its large file.
-const links = [...document.querySelectorAll('a[data-larger]')];
+const links = () => [...document.querySelectorAll('a[data-larger]')];
 const dialog = document.createElement('dialog');
 dialog.className = 'larger';
 dialog.innerHTML = `<figure tabindex="-1"><img alt=""><video controls playsinline hidden></video><figcaption></figcaption></figure><div class="larger-bar"><p class="larger-count" aria-live="polite"></p>
@@ -49,7 +49,7 @@ function runs(on) {
 }
 
 function open(link) {
-  set = links.filter((one) => one.dataset.larger === link.dataset.larger && one.getClientRects().length > 0);
+  set = links().filter((one) => one.dataset.larger === link.dataset.larger && one.getClientRects().length > 0);
   came = link;
   for (const button of [before, after]) button.hidden = set.length < 2;
   play.hidden = set.length < 2 || !offers('play');
@@ -63,13 +63,12 @@ function open(link) {
   history.pushState({ larger: true }, '');
 }
 
-for (const link of links) {
-  link.addEventListener('click', (event) => {
-    if (event.ctrlKey || event.metaKey || event.shiftKey) return;
-    event.preventDefault();
-    open(link);
-  });
-}
+document.addEventListener('click', (event) => {
+  const link = event.target.closest?.('a[data-larger]');
+  if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
+  event.preventDefault();
+  open(link);
+});
 
 const pieceOf = (link) => link.closest('[data-block]').dataset.block;
 async function give() {
@@ -119,5 +118,5 @@ dialog.addEventListener('close', () => {
 });
 addEventListener('popstate', () => dialog.open && dialog.close());
 // An address that was shared.
-const named = location.hash.startsWith(`#${plainName}`) && links.find((link) => `#${plainName}${pieceOf(link)}` === location.hash);
+const named = location.hash.startsWith(`#${plainName}`) && links().find((link) => `#${plainName}${pieceOf(link)}` === location.hash);
 if (named) open(named);

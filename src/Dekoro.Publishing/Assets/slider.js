@@ -2,9 +2,9 @@
 // things take, was worked out before the page was written.
 const still = matchMedia('(prefers-reduced-motion: reduce)');
 const framed = self !== top;
-for (const set of document.querySelectorAll('[data-stops]')) {
+function start(set) {
   const row = set.querySelector('.slides');
-  const { stays, change, kind, plays, loops, steps, arrows, counts, start, shuffles, back } = JSON.parse(set.dataset.moves);
+  const { stays, change, kind, plays, loops, steps, arrows, counts, start: begins, shuffles, back, again: twice } = JSON.parse(set.dataset.moves);
   const all = JSON.parse(set.dataset.stops);
   const wide = JSON.parse(set.dataset.from).map((px) => matchMedia(`(min-width: ${px}px)`));
   const here = (list) => list[wide.filter((query) => query.matches).length];
@@ -63,7 +63,7 @@ for (const set of document.querySelectorAll('[data-stops]')) {
     slide.setAttribute('aria-label', `${i + 1} / ${slides.length}`);
   });
   // In one that goes on from its end the first stand once more after the last: to be seen, and for nothing else.
-  const again = loops && all.some((list) => list.length > 1) ? slides.map((slide) => slide.cloneNode(true)) : [];
+  const again = all.some((list) => list.length > 1) ? slides.slice(0, twice).map((slide) => slide.cloneNode(true)) : [];
   for (const one of again) {
     one.inert = true;
     one.ariaHidden = 'true';
@@ -141,7 +141,10 @@ for (const set of document.querySelectorAll('[data-stops]')) {
       fade: [[{ opacity: 1 }, { opacity: 0 }, { opacity: 1 }], true],
       vertical: [[{ transform: 'none', easing: 'ease-in' }, { transform: 'translateY(-100%)', offset: 0.5 }, { transform: 'translateY(100%)', offset: 0.5, easing: 'ease-out' }, { transform: 'none' }], true],
     }[kind];
-    moving = (kind === 'fade' ? [row] : [...slides, ...again]).map((one) => one.animate(frames, { duration: change, easing: swaps ? 'linear' : 'ease-in-out' }));
+    // Those that are seen on the way.
+    const [left, wide] = [sign * row.scrollLeft, row.clientWidth];
+    const passes = (i) => placeOf(i) - left > Math.min(0, by) - wide && placeOf(i) - left < Math.max(0, by) + wide;
+    moving = (kind === 'fade' ? [row] : [...slides, ...again].filter((_, i) => swaps || passes(i))).map((one) => one.animate(frames, { duration: change, easing: swaps ? 'linear' : 'ease-in-out' }));
     const mine = moving;
     if (swaps) setTimeout(() => mine === moving && arrive(), change / 2);
     mine[0].onfinish = () => {
@@ -171,8 +174,12 @@ for (const set of document.querySelectorAll('[data-stops]')) {
   document.addEventListener('visibilitychange', wait);
   still.addEventListener('change', wait);
   for (const query of wide) query.addEventListener('change', draw);
-  at = Math.max(0, stops().findLastIndex((one) => one <= start - 1));
+  at = Math.max(0, stops().findLastIndex((one) => one <= begins - 1));
   draw();
   if (at > 0) put(leftOf(at));
   wait();
 }
+const begin = () => document.querySelectorAll('[data-stops]:not([aria-roledescription])').forEach(start);
+begin();
+// Where a page is drawn anew while it is worked on.
+document.addEventListener('drawn', begin);

@@ -2996,6 +2996,9 @@ export interface components {
             largerBytes: {
                 [key: string]: number;
             };
+            fits: {
+                [key: string]: components["schemas"]["ItemFit"];
+            };
         };
         ArrangementValues: {
             name: string;
@@ -3389,6 +3392,12 @@ export interface components {
         /** Format: binary */
         IFormFile: string;
         IFormFileCollection: components["schemas"]["IFormFile"][];
+        ItemFit: {
+            worst: components["schemas"]["FitWord"];
+            fits: components["schemas"]["PerClassOfFitLook"];
+            remedy: null | components["schemas"]["Remedy"];
+            loss: string;
+        };
         ItemOrders: {
             name: string[];
             date: string[];

@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
   import FileChoice from '$lib/desk/FileChoice.svelte';
+  import FitTable from '$lib/desk/FitTable.svelte';
   import LinkField from '$lib/desk/LinkField.svelte';
   import PictureLink from '$lib/desk/PictureLink.svelte';
   import type { Item, Opened } from './opened.svelte';
@@ -11,6 +12,7 @@
   const files = createQuery(() => otherFiles(''));
   const videos = $derived(thereOf(files.data?.items, isVideo));
   const library = $derived(opened.look?.words[item.asset]);
+  const fit = $derived(opened.look?.fits[item.id]);
   const set = (change: Partial<Item>) => opened.setItem(item.id, change);
   const slides = $derived(opened.wish!.kind !== 'gallery');
   const over = [
@@ -21,6 +23,12 @@
 </script>
 
 <div class="grid gap-2">
+  {#if fit}
+    <section aria-label="Fit at each width">
+      <FitTable look={fit} />
+      {#if fit.loss}<p class="mt-1 text-soft">{fit.loss}</p>{/if}
+    </section>
+  {/if}
   <div class="flex items-center gap-3">
     <label class="flex min-h-6 items-center gap-1.5">
       <input

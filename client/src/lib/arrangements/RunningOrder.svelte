@@ -5,6 +5,7 @@
   import X from '@lucide/svelte/icons/x';
   import { dndzone, type DndEvent } from 'svelte-dnd-action';
   import { proofOf } from '$lib/api/client';
+  import Fit from '$lib/ui/Fit.svelte';
   import ItemFields from './ItemFields.svelte';
   import { entriesOf, type Item, type Opened } from './opened.svelte';
 
@@ -68,14 +69,18 @@
 >
   {#each items as one, i (one.id)}
     {@const title = opened.titleOf(one)}
+    {@const fit = opened.look?.fits[one.id]}
     <div role="listitem" class="flex-none {tall ? '' : 'w-24'}">
       <button
-        class="block w-full cursor-pointer"
+        class="relative block w-full cursor-pointer"
         aria-pressed={choosing.ids.has(one.id)}
-        aria-label="{i + 1}: {title}{one.isOn ? '' : ', off'}"
+        aria-label="{i + 1}: {title}{one.isOn ? '' : ', off'}{fit && fit.worst !== 'sharp' ? `, ${fit.worst}` : ''}"
         onclick={(event) => press(event, one.id)}
         onkeydown={(event) => keys(event, one.id)}
       >
+        {#if fit && fit.worst !== 'sharp'}
+          <span class="absolute top-1 left-1 rounded-[2px] bg-base-100 px-1"><Fit word={fit.worst} /></span>
+        {/if}
         <img
           src={proofOf(one.asset, 160)}
           alt=""

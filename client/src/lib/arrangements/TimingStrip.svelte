@@ -98,8 +98,11 @@
   {/if}
   <figcaption class="dk-tabular text-quiet">
     {timing.staysMs.length}
-    {timing.staysMs.length === 1 ? 'stop' : 'stops'}, {new Set(timing.staysMs).size > 1 ? 'most stay' : 'each stays'}
-    {seconds(slider.stayMs)} and takes {seconds(timing.changeMs)} to change{slider.playsItself
+    {timing.staysMs.length === 1 ? 'stop' : 'stops'}, {#if new Set(timing.staysMs).size > 1}most stay {seconds(
+        slider.stayMs,
+      )} and take{:else}each stays
+      {seconds(slider.stayMs)} and takes{/if}
+    {seconds(timing.changeMs)} to change{slider.playsItself
       ? `: one round is ${seconds(timing.roundMs)}`
       : '; it moves when a visitor asks'}.
   </figcaption>

@@ -29,6 +29,7 @@ export class Opened {
   private last = { of: '', at: 0 };
   private timer = 0;
   private sending = false;
+  private sentAt = 0;
   readonly canUndo = $derived(this.before.length > 0);
   readonly canRedo = $derived(this.after.length > 0);
 
@@ -156,7 +157,9 @@ export class Opened {
   private wants(values: Values) {
     this.wish = values;
     clearTimeout(this.timer);
-    this.timer = window.setTimeout(() => void this.keep(), restMs);
+    // The first change goes at once; while more come, they are kept now and then.
+    const rests = this.sentAt + restMs - Date.now();
+    this.timer = window.setTimeout(() => void this.keep(), Math.max(0, rests));
   }
 
   /** Keeps what is wished for now; called when leaving too. */
@@ -165,6 +168,7 @@ export class Opened {
     this.timer = 0;
     if (this.sending || this.theirs || !this.wish || !this.look || this.wish === this.look.values) return;
     this.sending = true;
+    this.sentAt = Date.now();
     const sent = this.wish;
     try {
       const look = await answer(

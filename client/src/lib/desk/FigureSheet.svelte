@@ -116,7 +116,7 @@
 {#if figure.asset !== '' || desk.tried}<section class="border-b border-hair px-4 py-2.5" aria-label="Fit at each width">
     <h3 class="mb-1 font-semibold">Fit at each width{desk.tried ? ', as tried' : ''}</h3>
     {#if look}
-      <FitTable {desk} {look}>
+      <FitTable now={desk.widthClass} {look}>
         {#snippet mend()}
           {#if look.remedy?.size}
             <button class="dk-link" onclick={() => set({ size: look.remedy?.size as FigureAttrs['size'] })}

@@ -5,16 +5,16 @@
   import Fit from '$lib/ui/Fit.svelte';
   import { weight } from '$lib/ui/words';
   import { classes } from './choices';
-  import type { Desk } from './desk.svelte';
+  import type { WidthClass } from './schema';
 
-  let { desk, look, mend }: { desk: Desk; look: FigureLook; mend?: Snippet } = $props();
+  let { look, now, mend }: { look: Pick<FigureLook, 'fits' | 'remedy'>; now?: WidthClass; mend?: Snippet } = $props();
 </script>
 
 <table class="dk-tabular w-full" aria-label="Fit at each width">
   <tbody>
     {#each classes as c (c)}
       {@const fit = look.fits[c]}
-      <tr class={desk.widthClass === c ? 'font-semibold' : ''}>
+      <tr class={now === c ? 'font-semibold' : ''}>
         <th scope="row" class="py-0.5 text-left font-normal">{c}</th>
         {#if fit}
           <td class="text-right text-quiet">{Math.round(fit.slotCssPx)} px</td>

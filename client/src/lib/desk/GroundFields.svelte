@@ -95,7 +95,7 @@
         onchange={(event) => set({ repeats: event.currentTarget.checked })}
       />a pattern, repeated at its own size
     </label>
-    {#if behind && !ground.repeats}<div class="mt-1"><FitTable {desk} look={behind} /></div>{/if}
+    {#if behind && !ground.repeats}<div class="mt-1"><FitTable now={desk.widthClass} look={behind} /></div>{/if}
   {/if}
   {#if ground.picture && !ground.repeats && videos.length > 0}
     <FileChoice label="Moving picture over it" value={ground.video} files={videos} onset={(video) => set({ video })} />

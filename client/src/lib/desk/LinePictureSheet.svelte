@@ -27,7 +27,7 @@
   </div>
 </div>
 {#if look}<div class="border-b border-hair px-4 py-3">
-    <FitTable {desk} {look} />
+    <FitTable now={desk.widthClass} {look} />
   </div>{/if}
 <div class="border-b border-hair px-4 py-3">
   <h3 class="mb-2 font-semibold" id="line-height">As high as</h3>

@@ -1,16 +1,20 @@
 <!-- A page at a width of its own, drawn smaller so that it fits the room there is. Drawn anew, it stays where it was scrolled to. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { holdStill } from './holdStill';
 
   let {
     src,
     title,
     widthPx,
+    anew = 0,
     onkey,
   }: {
     src: string;
     title: string;
     widthPx: number;
+    /** Where it counts up, what the page shows is drawn anew in its place, without the page being opened again. */
+    anew?: number;
     /** Keys that are pressed while the page has the focus, for scrolling it. */
     onkey?: (event: KeyboardEvent) => void;
   } = $props();
@@ -23,9 +27,37 @@
   function loaded() {
     const inside = frame?.contentDocument;
     if (!inside) return;
-    holdStill(inside);
+    holdStill(inside, true);
     if (onkey) inside.addEventListener('keydown', onkey);
     frame?.contentWindow?.scrollTo(0, stood.y);
+    // Something changed while it was on its way.
+    if (late) void drawAnew();
+  }
+
+  let [drawn, latest, late] = [untrack(() => anew), 0, false];
+  $effect(() => {
+    if (anew === drawn) return;
+    drawn = anew;
+    void drawAnew();
+  });
+
+  async function drawAnew() {
+    const [inside, mine] = [frame?.contentDocument, ++latest];
+    late = !inside?.querySelector('main');
+    if (late) return;
+    const answer = await fetch(frame?.contentWindow?.location.href ?? src);
+    if (!inside || !answer.ok || mine !== latest) return;
+    const next = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    const [now, then] = [inside.querySelector('main'), next.querySelector('main')];
+    if (!now || !then || mine !== latest) return;
+    now.replaceWith(inside.adoptNode(then));
+    // Scripts of what has come with it; those that run already are told.
+    const has = [...inside.scripts].map((script) => script.src);
+    for (const { src, type } of next.scripts) {
+      const script = Object.assign(inside.createElement('script'), { src: new URL(src, inside.baseURI).href, type });
+      if (!has.includes(script.src)) inside.head.append(script);
+    }
+    inside.dispatchEvent(new Event('drawn'));
   }
 
   $effect.pre(() => {

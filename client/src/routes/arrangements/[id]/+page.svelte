@@ -85,7 +85,8 @@
       {#if table}<WordsTable {opened} />{:else}
         <div class="min-h-0 flex-1 bg-table p-4">
           <PageFrame
-            src="/stage/{opened.id}?kept={opened.kept}"
+            src="/stage/{opened.id}"
+            anew={opened.kept}
             title="The arrangement at {site.data.classes.referencePx[at]} px"
             widthPx={site.data.classes.referencePx[at]}
           />

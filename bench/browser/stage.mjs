@@ -1,0 +1,76 @@
+// How soon a change of an arrangement of 100 pictures shows on its stage; and whether 100 slides hold up a phone.
+//   node bench/browser/stage.mjs
+import { chromium } from '../../tests/browser/node_modules/@playwright/test/index.mjs';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromiumHere } from '../../tests/browser/browser.mjs';
+import { root } from './tools.mjs';
+
+const data = mkdtempSync(join(tmpdir(), 'dekoro-stage-'));
+const server = spawn('dotnet', [join(root, 'build/server/Dekoro.Server.dll'), 'serve', '--port', '5378', '--data', data], {
+  env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: join(root, 'demo'), DEKORO_EFFORT: 'least' },
+});
+const url = 'http://127.0.0.1:5378';
+await new Promise((resolve) => server.stdout.on('data', (said) => String(said).includes('ready') && resolve()));
+const json = { 'Content-Type': 'application/json' };
+const files = (await (await fetch(`${url}/api/files?limit=200`)).json()).items.filter((file) => !file.isVector).map((file) => file.id);
+const hundred = (many) => Array.from({ length: many }, (_, i) => files[i % files.length]);
+const percentile = (list, p) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(p * list.length))];
+const browser = await chromium.launch(chromiumHere);
+
+async function shows(many) {
+  const made = await (await fetch(`${url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: `Set of ${many}`, pictures: hundred(many) }) })).json();
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${url}/arrangements/${made.id}`);
+  await page.waitForTimeout(3000);
+  const times = [];
+  for (let i = 0; i < 24; i++) {
+    times.push(await page.evaluate(async (px) => {
+      const frame = document.querySelector('iframe');
+      const gutter = document.getElementById('gutter');
+      const start = performance.now();
+      gutter.value = String(px);
+      gutter.dispatchEvent(new Event('input', { bubbles: true }));
+      while (!frame.contentDocument.querySelector('.set')?.getAttribute('style')?.includes(`--gutter:${px}px`)) await new Promise((done) => requestAnimationFrame(done));
+      return performance.now() - start;
+    }, 10 + (i % 2) * 20 + i));
+    await page.waitForTimeout(500);
+  }
+  await page.close();
+  return times.slice(4);
+}
+const [ten, full] = [await shows(10), await shows(100)];
+console.log(`A change shows on the stage: 100 pictures median ${percentile(full, 0.5).toFixed(0)} ms, 95th percentile ${percentile(full, 0.95).toFixed(0)} ms (wanted: 100); 10 pictures ${percentile(ten, 0.5).toFixed(0)} ms; ratio ${(percentile(full, 0.5) / percentile(ten, 0.5)).toFixed(2)}`);
+
+const made = await (await fetch(`${url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Hundred', pictures: hundred(100) }) })).json();
+const put = await fetch(`${url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"` }, body: JSON.stringify({ ...made.values, kind: 'carousel' }) });
+if (!put.ok) throw new Error(await put.text());
+async function longest(address) {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  await page.addInitScript(() => {
+    window.tasks = [];
+    new PerformanceObserver((list) => window.tasks.push(...list.getEntries().map((one) => one.duration))).observe({ type: 'longtask', buffered: true });
+  });
+  let fetched = 0;
+  page.on('request', (request) => request.resourceType() === 'image' && fetched++);
+  await page.goto(address);
+  await page.waitForTimeout(2500);
+  const opening = Math.max(0, ...(await page.evaluate(() => window.tasks.splice(0))));
+  const near = fetched;
+  for (let i = 0; i < 6; i++) {
+    await page.locator('.arrow.after').click();
+    await page.waitForTimeout(900);
+  }
+  const moving = Math.max(0, ...(await page.evaluate(() => window.tasks)));
+  await page.close();
+  return { opening, moving, near };
+}
+const { opening, moving, near } = await longest(`${url}/stage/${made.id}`);
+console.log(`100 slides, processor 4 times slower: longest task while opening ${opening.toFixed(0)} ms, while moving ${moving.toFixed(0)} ms (wanted: none over 50); ${near} pictures fetched before it is used`);
+await browser.close();
+server.kill();
+rmSync(data, { recursive: true, force: true });
