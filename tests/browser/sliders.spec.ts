@@ -1,4 +1,6 @@
 import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
@@ -313,4 +315,43 @@ test('The timing strip: the end of a stay is dragged, or moved by arrow keys; th
   await expect.poll(async () => (await stays()).length).toBe(5);
   const items = ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as typeof look).values.items.slice(3);
   expect(items).toMatchObject([{ caption: 'Diamond, 1931', captionSource: 'own' }, { caption: 'Serpent', linkKind: 'address', linkTarget: 'https://sands.example/door' }]);
+});
+
+test('A slide of words alone stands among pictures; a frame shows the whole on a site elsewhere, as high as it is at every width', async ({ page, own }) => {
+  const pictures = (await takeIn(own.url, five.slice(0, 3))).map((file) => file.id!);
+  const made = await make(own, pictures, 'slider', { captions: 'none', loops: true });
+  await makePage(own.url, 'Home', [set(made.id)]);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  await page.getByRole('button', { name: /^1: / }).click();
+  await page.getByRole('button', { name: 'Slide of words' }).click();
+  const sheet = page.getByRole('complementary', { name: 'Picture' });
+  await sheet.getByLabel('Title over it').fill('Closed on Mondays');
+  await sheet.getByLabel('Title over it').press('Tab');
+  const stage = page.frameLocator('iframe[title^="The arrangement at"]');
+  await expect(stage.locator('.slides > div:not([inert])').nth(1)).toHaveText('Closed on Mondays');
+  await expect(page.getByRole('complementary', { name: 'Sheet' }).getByText('4 stops')).toBeVisible();
+  await page.getByLabel('shown on sites elsewhere').check();
+  await expect(page.getByLabel('For a page elsewhere')).toHaveValue(/<iframe src="http:\/\/127/);
+  const snippet = await page.getByLabel('For a page elsewhere').inputValue();
+  await passesAxe(page, 'an arrangement with a slide of words');
+  await publish(own.url);
+  const words = page.locator('.slides > div').nth(1);
+  await page.goto(`${own.url}/live/`);
+  await expect(words.getByRole('heading', { name: 'Closed on Mondays' })).toHaveCount(1);
+  expect(await words.evaluate((one) => [one.previousElementSibling!, one].map((slide) => Math.round(slide.getBoundingClientRect().height)))).toEqual(await page.locator('.slides > div').first().evaluate((one) => [Math.round(one.getBoundingClientRect().height), Math.round(one.getBoundingClientRect().height)]));
+
+  const other = createServer((_, answer) => answer.setHeader('Content-Type', 'text/html').end(`<!DOCTYPE html><html lang="en"><title>Another site</title><body style="margin: 0"><h1>Another site</h1>${snippet}`)).listen(0, '127.0.0.1');
+  await new Promise((ready) => other.once('listening', ready));
+  const elsewhere = `http://localhost:${(other.address() as AddressInfo).port}/`;
+  for (const width of [390, 820, 1280]) {
+    await page.setViewportSize({ width, height: 900 });
+    await page.goto(elsewhere);
+    const frame = page.frameLocator('iframe');
+    await expect(frame.locator('.slider-bar')).toBeVisible();
+    await expect(frame.getByRole('banner')).toHaveCount(0);
+    const [inside, outside] = [await frame.locator('html').evaluate((html) => html.scrollHeight), (await page.locator('iframe').boundingBox())!.height];
+    expect(Math.abs(inside - outside), `at ${width}`).toBeLessThan(1.5);
+    await expect.poll(() => frame.locator('.slides img').first().evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth > 0)).toBe(true);
+  }
+  other.close();
 });

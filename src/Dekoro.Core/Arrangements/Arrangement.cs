@@ -19,6 +19,9 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     /// <summary>The one shape of all pictures; null leaves each as it is.</summary>
     public AspectRatio? ShapeOfAll => Kind != ArrangementKind.Gallery ? Slider.Shape : Gallery.Whole ? null : Gallery.ShapeOfCells;
 
+    /// <summary>Whether it has a page of its own on the public site, for sites elsewhere to show it in a frame.</summary>
+    public bool IsShownElsewhere { get; init; }
+
     public LargerView Larger { get; init; } = LargerView.Usual;
 
     /// <summary>How it is shown a part at a time; null shows all of it at once.</summary>
@@ -52,7 +55,7 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     public PerClass<int> AdvanceBy => Kind == ArrangementKind.Carousel ? Slider.AdvanceBy : new(1, 1, 1);
 
     /// <summary>What visitors see of it, in order.</summary>
-    public IEnumerable<ArrangementItem> Shown => Items.Where(i => i.IsOn);
+    public IEnumerable<ArrangementItem> Shown => Items.Where(i => i.IsOn && (!i.IsWordsAlone || (Kind != ArrangementKind.Gallery && i.Words is not null)));
 
     /// <summary>The same with just these pictures, in this order; what was said of one of them stays with it.</summary>
     public Arrangement Holding(IEnumerable<string> assetIds)
@@ -87,6 +90,9 @@ public sealed record ArrangementItem(string Id, string AssetId, bool IsOn, AltCh
 {
     /// <summary>How long it stands as a slide, ms; null as long as the others.</summary>
     public int? StayMs { get; init; }
+
+    /// <summary>A slide without a picture, on the colour that is the tint of others; a gallery shows none of it.</summary>
+    public bool IsWordsAlone => AssetId.Length == 0;
 
     /// <summary>A file of the library that plays in its place; the picture is its still. Null for none.</summary>
     public string? VideoId { get; init; }

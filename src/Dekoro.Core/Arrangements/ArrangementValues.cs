@@ -13,11 +13,11 @@ public sealed record ArrangementReading(Arrangement? Arrangement, string? Field,
 
 /// <summary>An arrangement as it is kept and sent: choices by name, shapes as 3:2.</summary>
 /// <param name="Follows">A search line; empty or null where the pictures are chosen.</param>
-public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null, ArrangementKind Kind = ArrangementKind.Gallery, SliderValues? Slider = null, LargerView? Larger = null)
+public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null, ArrangementKind Kind = ArrangementKind.Gallery, SliderValues? Slider = null, LargerView? Larger = null, bool IsShownElsewhere = false)
 {
     private const int MostName = 100, MostWords = 5000, MostId = 40, MostLine = 500;
 
-    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows, a.Kind, SliderValues.Of(a.Slider), a.Larger);
+    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows, a.Kind, SliderValues.Of(a.Slider), a.Larger, a.IsShownElsewhere);
 
     public static ArrangementValues Read(string json) => JsonSerializer.Deserialize<ArrangementValues>(json, DocumentReader.Values)!;
 
@@ -40,7 +40,7 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
         var follows = LibraryQuery.Read(Follows ?? "").Written;
         if (follows.Length > MostLine) return Refused("follows", $"A search line holds at most {MostLine} characters: shorten it.");
         var ids = new HashSet<string>();
-        return new(new(id, name, gallery, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider, Larger = Larger ?? LargerView.Usual }, null, null);
+        return new(new(id, name, gallery, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider, Larger = Larger ?? LargerView.Usual, IsShownElsewhere = IsShownElsewhere }, null, null);
 
         // Ids that are missing, strange or taken are made anew.
         string IdOf(ItemValues item, int i)

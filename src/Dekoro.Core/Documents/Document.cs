@@ -168,7 +168,7 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
     /// <summary>What stands over its slides, of those that have words.</summary>
     public ImmutableArray<SlideBlock> Slides => Arrangement is not { Slider.Words: var over } set ? [] :
     [
-        .. OnSheet.Where(IsWorded).Select(item => new SlideBlock(FigureIdOf(item), new(null, item.AssetId, false, over.Tint, over.TintStrength, over.Tone), over.Across, over.Down,
+        .. OnSheet.Where(IsWorded).Select(item => new SlideBlock(FigureIdOf(item), item.IsWordsAlone ? new(over.Tint, null, false, over.Tint, default, over.Tone) : new(null, item.AssetId, false, over.Tint, over.TintStrength, over.Tone), over.Across, over.Down,
             item.Words!.BlocksFor(FigureIdOf(item), set.Kind == ArrangementKind.Slider ? 2 : 3))),
     ];
 

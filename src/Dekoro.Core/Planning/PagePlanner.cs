@@ -31,7 +31,7 @@ public static class PagePlanner
     /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
     private static Document WithKnown(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
     {
-        page = page.WithArrangements(block => block.Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => !IsGone(i.AssetId))] } : null);
+        page = page.WithArrangements(block => block.Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => i.IsWordsAlone || !IsGone(i.AssetId))] } : null);
         return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
             ? page.WithFigures(f => f with { Exceptions = f.Exceptions.Select((_, own) => own?.AssetId is { } id && IsGone(id) ? own with { AssetId = null } : own) })
             : page;
@@ -53,7 +53,7 @@ public static class PagePlanner
         var notices = ImmutableArray.CreateBuilder<Notice>();
         foreach (var figure in given.Document.Figures.Where(f => f.Assets.Skip(1).Any(id => !facts.Pictures.ContainsKey(id))))
             notices.Add(new(figure.Id, "The other picture that was chosen for one width is no longer in the library: the usual one stands there until you choose again."));
-        notices.AddRange(given.Document.Arrangements.Where(a => a.Figures.Any(f => !facts.Pictures.ContainsKey(f.AssetId)))
+        notices.AddRange(given.Document.Arrangements.Where(a => a.Figures.Any(f => !f.IsEmpty && !facts.Pictures.ContainsKey(f.AssetId)))
             .Select(a => new Notice(a.Id, $"A picture of “{a.Arrangement!.Name}” is no longer in the library: the others stand without it.")));
         foreach (var gone in page.Document.Arrangements.Where(a => a.Arrangement is null)) notices.Add(new(gone.Id, "The arrangement that stood here is no more: choose another, or take the place out.", true));
         var sets = page.Document.Arrangements.Select(laid.SetOf).OfType<SetPlan>().ToImmutableDictionary(s => s.Block.Id);
@@ -74,7 +74,7 @@ public static class PagePlanner
             figures.Add(figure.Id, FigureOf(figure, picture, cuts, loading[figure.Id], layout, facts, notices));
         }
         var planned = figures.ToImmutable();
-        var empty = layout.Standing(laid).Where(s => s.Figure.IsEmpty).Select(s => EmptyPlace.Of(s, layout)).ToImmutableDictionary(e => e.Block.Id);
+        var empty = layout.Standing(laid).Where(s => s.Figure is { IsEmpty: true, Size: not FigureSize.InSet }).Select(s => EmptyPlace.Of(s, layout)).ToImmutableDictionary(e => e.Block.Id);
         notices.AddRange(empty.Values.Select(e => new Notice(e.Block.Id, string.Create(CultureInfo.InvariantCulture, $"This place waits for a picture of {e.WantsWidthPx} × {e.WantsHeightPx} px or more; visitors do not see it."))));
         // A band without a ground has words on the page's paper, and a height of its own.
         var grounds = page.Document.Grounded.Concat(page.Document.Blocks.OfType<BandBlock>()).DistinctBy(b => b.Id)

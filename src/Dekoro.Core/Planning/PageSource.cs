@@ -12,6 +12,9 @@ namespace Dekoro.Core.Planning;
 /// <param name="Path">Its address under the site, without slashes at the ends; "" is the front page.</param>
 public sealed record PageSource(string Id, string Title, string Path, string Summary, Document Document)
 {
+    /// <summary>It stands in a frame of another site: without the bar, title and foot of this one.</summary>
+    public bool IsBare { get; init; }
+
     /// <summary>What it belongs to, where it shows further pictures of a gallery; null for a page itself.</summary>
     public SheetOf? Sheet { get; init; }
 

@@ -65,7 +65,7 @@ function open(link) {
 
 document.addEventListener('click', (event) => {
   const link = event.target.closest?.('a[data-larger]');
-  if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
+  if (!link || event.defaultPrevented || event.ctrlKey || event.metaKey || event.shiftKey) return;
   event.preventDefault();
   open(link);
 });

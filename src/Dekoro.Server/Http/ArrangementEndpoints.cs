@@ -7,6 +7,7 @@ using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Widths;
+using Dekoro.Publishing;
 using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -114,7 +115,13 @@ internal static class ArrangementEndpoints
             var page = new PageSource("out-" + id, set.Name, "out", "", new Document([new ArrangementBlock("set", id, SizeRole.Wide)]));
             return await looking.MarkupAsync(page, "set", $"{request.Scheme}://{request.Host}/live/") is { } html ? Results.Text(html, "text/html") : Problems.Of(409, "There is nothing to take out: add pictures first.");
         }
-        if (format != "json") return Problems.Of(400, "An arrangement is taken out as html or json.", "format");
+        if (format == "snippet")
+        {
+            if (!set.IsShownElsewhere) return Problems.Of(409, "It has no page of its own yet: switch on that it is shown elsewhere, and publish.");
+            var shown = Elsewhere.PageOf(set);
+            return Snippet.Of(PagePlanner.Plan(shown, book.Facts(shown)), $"{request.Scheme}://{request.Host}/live/{shown.Path}/") is { } snippet ? Results.Text(snippet, "text/plain") : Problems.Of(409, "There is nothing to show: add pictures first.");
+        }
+        if (format != "json") return Problems.Of(400, "An arrangement is taken out as html, json or snippet.", "format");
         var facts = workspace.Assets.FindMany([.. set.Shown.Select(i => i.AssetId)]).ToDictionary(a => a.Id, a => a.Facts);
         return Results.Json(new
         {

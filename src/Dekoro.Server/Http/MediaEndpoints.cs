@@ -140,6 +140,8 @@ internal static class MediaEndpoints
         // Addresses inside a page are relative to its folder.
         if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(page.Length > 0 ? $"/live/{page}/" : "/live/");
         response.Headers.CacheControl = "no-cache";
+        // What is made to be shown elsewhere may be framed by anyone.
+        if (Elsewhere.IsPath(page)) response.Headers.ContentSecurityPolicy = PagePolicy.Replace("frame-ancestors 'self'", "frame-ancestors *", StringComparison.Ordinal);
         return Results.File(index, "text/html; charset=utf-8", entityTag: tag);
     }
 

@@ -61,6 +61,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     {
         var style = workspace.Style.Current;
         var sources = PublicPages().Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
+        sources.AddRange(ShownElsewhere());
         if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
         var figures = sources.SelectMany(s => s.Document.Figures).ToList();
         var assets = workspace.Assets.FindMany([.. figures.SelectMany(f => f.Assets).Distinct()]);
@@ -107,6 +108,9 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     public ILookup<string, PageRow> LinksByDownload() => workspace.Pages.All()
         .SelectMany(page => TextRuns.LinksIn(DocumentOf(page)).Where(l => l.StartsWith(Link.File.Scheme, StringComparison.Ordinal)).Select(l => (FileId: l[Link.File.Scheme.Length..], Page: page)))
         .ToLookup(l => l.FileId, l => l.Page);
+
+    /// <summary>Pages of arrangements that sites elsewhere show in a frame.</summary>
+    public IEnumerable<PageSource> ShownElsewhere() => workspace.Arrangements.All().Select(row => ArrangementOf(row.Id)).OfType<Arrangement>().Where(set => set.IsShownElsewhere).Select(Elsewhere.PageOf);
 
     public IReadOnlyList<PageRow> PublicPages() => [.. workspace.Pages.All().Where(p => p.IsOn)];
 

@@ -178,7 +178,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         return made;
     }
 
-    private List<PagePlan> PlansOf(IEnumerable<PageRow> pages, PlanFacts facts) => [.. pages.SelectMany(p => Sheets.Of(book.SourceOf(p))).Select(p => PagePlanner.Plan(p, facts))];
+    private List<PagePlan> PlansOf(IEnumerable<PageRow> pages, PlanFacts facts) => [.. pages.Select(book.SourceOf).Concat(book.ShownElsewhere()).SelectMany(Sheets.Of).Select(p => PagePlanner.Plan(p, facts))];
 
     private Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
         workspace.Assets.FindMany([.. plans.SelectMany(p => p.Assets).Distinct()]).ToDictionary(a => a.Id);

@@ -3008,6 +3008,8 @@ export interface components {
             kind?: components["schemas"]["ArrangementKind"];
             slider?: null | components["schemas"]["SliderValues"];
             larger?: null | components["schemas"]["LargerView"];
+            /** @default false */
+            isShownElsewhere: boolean;
         };
         Arrival: {
             blockId: string;

@@ -41,33 +41,35 @@
     </label>
     {#if !opened.wish!.follows}<button class="dk-button" onclick={() => opened.twice(item.id)}>Once more</button>{/if}
   </div>
-  <label class="dk-label"
-    >Alt text<input
-      class="dk-field"
-      disabled={item.decorative}
-      value={item.alt ?? ''}
-      placeholder={library?.alt || 'none in the library'}
-      onchange={(event) => set({ alt: event.currentTarget.value.trim() || null })}
-    /></label
-  >
-  <label class="flex min-h-6 items-center gap-1.5"
-    ><input
-      type="checkbox"
-      checked={item.decorative}
-      onchange={(event) => set({ decorative: event.currentTarget.checked })}
-    />decorative</label
-  >
-  <label class="dk-label"
-    >Caption<input
-      class="dk-field"
-      value={item.captionSource === 'own' ? item.caption : ''}
-      placeholder="as for the whole set"
-      onchange={(event) => {
-        const caption = event.currentTarget.value.trim();
-        set({ caption, captionSource: caption ? 'own' : null });
-      }}
-    /></label
-  >
+  {#if item.asset !== ''}
+    <label class="dk-label"
+      >Alt text<input
+        class="dk-field"
+        disabled={item.decorative}
+        value={item.alt ?? ''}
+        placeholder={library?.alt || 'none in the library'}
+        onchange={(event) => set({ alt: event.currentTarget.value.trim() || null })}
+      /></label
+    >
+    <label class="flex min-h-6 items-center gap-1.5"
+      ><input
+        type="checkbox"
+        checked={item.decorative}
+        onchange={(event) => set({ decorative: event.currentTarget.checked })}
+      />decorative</label
+    >
+    <label class="dk-label"
+      >Caption<input
+        class="dk-field"
+        value={item.captionSource === 'own' ? item.caption : ''}
+        placeholder="as for the whole set"
+        onchange={(event) => {
+          const caption = event.currentTarget.value.trim();
+          set({ caption, captionSource: caption ? 'own' : null });
+        }}
+      /></label
+    >
+  {/if}
   {#if slides}
     {#each over as [name, label] (name)}
       <label class="dk-label"
@@ -99,20 +101,22 @@
       /></label
     >
   {/if}
-  {#if videos.length > 0}
-    <FileChoice
-      label="Film that plays in its place"
-      value={item.video ?? null}
-      files={videos}
-      onset={(video) => set({ video })}
+  {#if item.asset !== ''}
+    {#if videos.length > 0}
+      <FileChoice
+        label="Film that plays in its place"
+        value={item.video ?? null}
+        files={videos}
+        onset={(video) => set({ video })}
+      />
+    {/if}
+    <PictureLink
+      kind={item.linkKind ?? 'none'}
+      target={item.linkTarget ?? ''}
+      none={(slides ? opened.wish!.slider!.opensLarger : opened.wish!.gallery.opensLarger)
+        ? 'as for the whole set'
+        : 'nowhere'}
+      onset={set}
     />
   {/if}
-  <PictureLink
-    kind={item.linkKind ?? 'none'}
-    target={item.linkTarget ?? ''}
-    none={(slides ? opened.wish!.slider!.opensLarger : opened.wish!.gallery.opensLarger)
-      ? 'as for the whole set'
-      : 'nowhere'}
-    onset={set}
-  />
 </div>

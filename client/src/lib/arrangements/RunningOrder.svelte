@@ -44,6 +44,9 @@
     {#each entriesOf(orders) as [by, name] (by)}
       <button class="dk-button" onclick={() => opened.sort(opened.look!.orders[by])}>{name}</button>
     {/each}
+    {#if opened.wish!.kind !== 'gallery'}
+      <button class="dk-button" onclick={() => opened.addWords()}>Slide of words</button>
+    {/if}
     {#if choosing.ids.size > 1}
       <button class="dk-button" onclick={() => opened.takeOut(choosing.ids)}>Take {choosing.ids.size} out</button>
     {/if}
@@ -81,13 +84,21 @@
         {#if fit && fit.worst !== 'sharp'}
           <span class="absolute top-1 left-1 rounded-[2px] bg-base-100 px-1"><Fit word={fit.worst} /></span>
         {/if}
-        <img
-          src={proofOf(one.asset, 160)}
-          alt=""
-          class="h-16 w-full rounded-[3px] object-cover {one.isOn ? '' : 'opacity-35'} {choosing.ids.has(one.id)
-            ? 'outline-2 outline-offset-1 outline-crop'
-            : ''}"
-        />
+        {#if one.asset === ''}
+          <span
+            class="grid h-16 w-full place-items-center overflow-hidden rounded-[3px] bg-base-300 p-1 {one.isOn
+              ? ''
+              : 'opacity-35'} {choosing.ids.has(one.id) ? 'outline-2 outline-offset-1 outline-crop' : ''}">{title}</span
+          >
+        {:else}
+          <img
+            src={proofOf(one.asset, 160)}
+            alt=""
+            class="h-16 w-full rounded-[3px] object-cover {one.isOn ? '' : 'opacity-35'} {choosing.ids.has(one.id)
+              ? 'outline-2 outline-offset-1 outline-crop'
+              : ''}"
+          />
+        {/if}
       </button>
       <div class="flex items-center justify-between {follows ? 'hidden' : ''}">
         <button

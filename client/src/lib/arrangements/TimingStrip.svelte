@@ -61,7 +61,7 @@
       <div class="relative min-w-0" style:flex="{stayOf(i)} 1 0">
         <div
           class="h-8 bg-base-content bg-cover bg-center"
-          style:background-image={shown[i] ? `url("${proofOf(shown[i].asset, 160)}")` : undefined}
+          style:background-image={shown[i]?.asset ? `url("${proofOf(shown[i].asset, 160)}")` : undefined}
         ></div>
         <div
           class="mt-0.5 h-[3px] {reads > stay ? 'bg-soft' : 'bg-quiet'}"

@@ -3,6 +3,14 @@
   import type { Opened } from './opened.svelte';
 
   let { opened }: { opened: Opened } = $props();
+  let snippet = $state('');
+  $effect(() => {
+    if (!opened.look?.values.isShownElsewhere) return;
+    void opened.look.version;
+    fetch(`/api/arrangements/${opened.id}/out?format=snippet`)
+      .then((answer) => (answer.ok ? answer.text() : answer.json().then((problem) => problem.detail as string)))
+      .then((text) => (snippet = text));
+  });
 </script>
 
 <div class="border-b border-hair px-4 py-3">
@@ -28,4 +36,16 @@
     >
     or <a class="dk-link" href="/api/arrangements/{opened.id}/out?format=json" download="arrangement.json">JSON</a>
   </p>
+  <label class="mt-2 flex min-h-6 items-center gap-1.5">
+    <input
+      type="checkbox"
+      checked={opened.wish!.isShownElsewhere}
+      onchange={(event) => opened.set({ ...opened.wish!, isShownElsewhere: event.currentTarget.checked })}
+    />shown on sites elsewhere, in a frame
+  </label>
+  {#if opened.look?.values.isShownElsewhere}
+    <label class="dk-label mt-2" for="snippet">For a page elsewhere, once it is published</label>
+    <textarea id="snippet" class="dk-field font-mono" rows="4" readonly spellcheck="false" value={snippet}></textarea>
+    <button class="dk-button mt-1" onclick={() => void navigator.clipboard.writeText(snippet)}>Copy</button>
+  {/if}
 </div>

@@ -97,7 +97,7 @@
       </tr>
     </thead>
     <tbody>
-      {#each wish.items as item (item.id)}
+      {#each wish.items.filter((one) => one.asset !== '') as item (item.id)}
         {@const library = opened.look?.words[item.asset]}
         {@const words = opened.look?.itemWords[item.id]}
         <tr>

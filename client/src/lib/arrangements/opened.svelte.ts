@@ -44,7 +44,9 @@ export class Opened {
     if (version > (this.look?.version ?? 0) && !this.waits) await this.load();
   }
 
-  titleOf = (item: Item) => this.look?.words[item.asset]?.title ?? 'no longer in the library';
+  titleOf = (item: Item) => (item.asset ? this.libraryTitleOf(item) : item.title || 'Words alone');
+
+  private libraryTitleOf = (item: Item) => this.look?.words[item.asset]?.title ?? 'no longer in the library';
 
   setGallery(change: Partial<GalleryValues>) {
     if (this.wish) this.set({ ...this.wish, gallery: { ...this.wish.gallery, ...change } }, Object.keys(change).join());
@@ -61,6 +63,14 @@ export class Opened {
 
   setItem(id: string, change: Partial<Item>) {
     this.setItems((this.wish?.items ?? []).map((item) => (item.id === id ? { ...item, ...change } : item)));
+  }
+
+  /** A slide of words alone. */
+  addWords() {
+    const item = { id: newItemId(), asset: '', isOn: true, title: 'A title' } as Item;
+    const at = this.end;
+    this.setItems((this.wish?.items ?? []).toSpliced(at, 0, item));
+    this.choosing.only([item.id]);
   }
 
   /** The same picture once more, right after it, with all that was said of it. */
