@@ -35,7 +35,8 @@ for (let i = 0; i < 100; i++) {
   if (there?.ok) break;
   await new Promise((done) => setTimeout(done, 100));
 }
-const pages = await (await fetch(`${url}/api/pages`)).json();
+// Named on the command line, or all.
+const pages = (await (await fetch(`${url}/api/pages`)).json()).filter((page) => process.argv.length < 3 || process.argv.includes(`/${page.path}`));
 let [least, access] = [100, 100];
 for (const page of pages) {
   const { lhr } = await lighthouse(`${url}/live/${page.path}${page.path ? '/' : ''}`, { port: 9333, onlyCategories: ['performance', 'accessibility', 'best-practices'], logLevel: 'error' });

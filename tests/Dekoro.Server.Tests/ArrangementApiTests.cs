@@ -41,11 +41,44 @@ public sealed class ArrangementApiTests(ServerFixture server) : IClassFixture<Se
         Assert.StartsWith("items: Words of a picture are at most 5000", await RefusedAsync(v => (v["items"]![0]!["alt"], v["items"]![0]!["caption"]) = ("short", new string('x', 5001))), StringComparison.Ordinal);
         Assert.StartsWith("changeMs: A change takes no longer", await RefusedAsync(v => (v["slider"]!["stayMs"], v["slider"]!["changeMs"]) = (1000, 1500)), StringComparison.Ordinal);
         Assert.StartsWith("advanceBy: It advances by no more", await RefusedAsync(v => v["slider"]!["advanceBy"] = new JsonArray(2, 1, 1)), StringComparison.Ordinal);
+        Assert.StartsWith("perSheet: A gallery is shown 1 to 200 pictures at a time", await RefusedAsync(v => v["gallery"]!["perSheet"] = 500), StringComparison.Ordinal);
+        Assert.StartsWith("peekPx: Of what follows 0 to 200 px show.", await RefusedAsync(v => v["slider"]!["peekPx"] = 900), StringComparison.Ordinal);
+        Assert.StartsWith("words: Words over slides stand in one of nine fields", await RefusedAsync(v => v["slider"]!["words"]!["tint"] = "red"), StringComparison.Ordinal);
+        Assert.StartsWith("stayMs: A slide stands for 1 to 60 s.", await RefusedAsync(v => v["items"]![0]!["stayMs"] = 0), StringComparison.Ordinal);
+        Assert.StartsWith("startsWith: It begins with its first picture", await RefusedAsync(v => v["slider"]!["startsWith"] = 0), StringComparison.Ordinal);
         using (var kept = await PutAsync(made, v => v["name"] = "Ring by ring")) Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
         using var stale = await PutAsync(made, v => v["name"] = "Mine");
         Assert.Equal(HttpStatusCode.Conflict, stale.StatusCode);
         Assert.Equal("Ring by ring", (string)JsonNode.Parse(await stale.Content.ReadAsStringAsync(Stop))!["now"]!["values"]!["name"]!);
         Assert.Equal("Ring by ring", (string)(await server.GetAsync($"/api/arrangements/{made["id"]}"))["values"]!["name"]!);
+    }
+
+    [Fact]
+    public async Task Far_too_many_words_over_a_slide_stand_below_it_and_it_is_shown_elsewhere_once_that_is_published()
+    {
+        var id = await server.TakeInAsync("museum-door.jpg");
+        var made = await server.PostAsync("/api/arrangements", new { name = "Doors", pictures = new[] { id } });
+        Assert.Equal(HttpStatusCode.Conflict, (await server.Http.GetAsync(new Uri($"/api/arrangements/{made["id"]}/out?format=snippet", UriKind.Relative), Stop)).StatusCode);
+        using (var put = await PutAsync(made, v =>
+        {
+            (v["kind"], v["isShownElsewhere"]) = ("slider", true);
+            v["items"]![0]!["text"] = string.Concat(Enumerable.Repeat("kite ", 600));
+        })) Assert.Equal(HttpStatusCode.OK, put.StatusCode);
+        var look = await server.GetAsync($"/api/arrangements/{made["id"]}");
+        Assert.Equal([true, true, true], new[] { "phone", "tablet", "desktop" }.Select(c => (bool)look["overSlides"]!["below"]![c]!));
+        Assert.Contains("let it stand longer, or say less", Plays(await ChangedAsync(look, v => v["slider"]!["playsItself"] = true)), StringComparison.Ordinal);
+        Assert.Contains($"shown_/{made["id"]}", (await server.GetAsync("/api/publish"))["otherFiles"]!.AsArray().Select(f => (string)f!));
+        await server.PostAsync("/api/publish", new { });
+        Assert.DoesNotContain($"shown_/{made["id"]}", (await server.GetAsync("/api/publish"))["otherFiles"]!.AsArray().Select(f => (string)f!));
+        using var shown = await server.Http.GetAsync(new Uri($"/live/shown_/{made["id"]}/", UriKind.Relative), Stop);
+        Assert.Contains("frame-ancestors *", shown.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+
+        static string Plays(JsonNode of) => string.Join(' ', of["timing"]!["findings"]!.AsArray().Select(f => (string)f!));
+        async Task<JsonNode> ChangedAsync(JsonNode of, Action<JsonNode> change)
+        {
+            using var put = await PutAsync(of, change);
+            return JsonNode.Parse(await put.Content.ReadAsStringAsync(Stop))!;
+        }
     }
 
     [Fact]

@@ -157,7 +157,7 @@ test('An arrangement changed by itself shows on both pages that have it; one tha
   await expect(stage.locator('.set img')).toHaveCount(4);
   await passesAxe(page, 'an arrangement');
   await page.getByRole('button', { name: /^2: / }).click();
-  await page.getByLabel('shown').uncheck();
+  await page.getByRole('switch', { name: 'shown' }).uncheck();
   await expect(stage.locator('.set img')).toHaveCount(3);
   await page.getByLabel('Name', { exact: true }).fill('');
   await page.keyboard.press('Tab');

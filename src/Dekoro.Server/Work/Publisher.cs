@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
@@ -37,6 +38,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         var facts = book.Facts();
         var plans = PlansOf(book.PublicPages(), facts);
         var now = Contents(FilesBeside(plans, facts));
+        foreach (var (address, content) in ShownElsewhere()) now[address] = content;
         var notices = plans.ToLookup(p => p.Page.Main.Id, p => p.Notices);
         var published = workspace.Settings.Get(PublishedFiles) is { } json ? Json.Read<Dictionary<string, string>>(json) : [];
         return (
@@ -76,6 +78,10 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
                     () => p.File.IsUnchanged ? Task.FromResult(workspace.PathOf(p.Asset)) : maker.PlannedAsync(p.Asset, p.File))),
         ];
     }
+
+    /// <summary>Addresses of arrangements that sites elsewhere show, each with a name for what is in it.</summary>
+    private IEnumerable<(string Address, string Content)> ShownElsewhere() => book.ShownElsewhere()
+        .Select(page => (page.Path, Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(ArrangementValues.Of(page.Document.Arrangements.Single().Arrangement!).Write())).AsSpan(0, 8))));
 
     private static Dictionary<string, string> Contents(IEnumerable<BesideFile> files) => files.ToDictionary(f => f.Address, f => f.Content);
 
@@ -149,7 +155,9 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             if (plans.Find(p => p.Page.Id == pageId) is not { } plan || files.ContainsKey(path + "/index.html")) continue;
             files[path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(await renderer.MovedAsync(frame, plan.Page, PageModel.RootOf(path))));
         }
-        return (files, made, Contents(beside));
+        var others = Contents(beside);
+        foreach (var (address, content) in ShownElsewhere()) others[address] = content;
+        return (files, made, others);
 
         IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>
             figure.Cuts.SelectMany(cut => Offered(cut).SelectMany(cut.FilesIn)).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);
