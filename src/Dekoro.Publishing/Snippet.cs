@@ -13,7 +13,7 @@ public static class Snippet
     /// <returns>Null where there is nothing to show.</returns>
     public static string? Of(PagePlan plan, string address)
     {
-        if (Elsewhere.HeightsOf(plan) is not { } heights) return null;
+        if (SnippetPage.HeightsOf(plan) is not { } heights) return null;
         var name = "frame-" + plan.Page.Id;
         var rules = new StringBuilder();
         foreach (var c in WidthClasses.All)

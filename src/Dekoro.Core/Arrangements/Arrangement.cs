@@ -34,6 +34,12 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     /// <summary>Where a picture's words come from: its own choice, or that of the whole set.</summary>
     public CaptionChoice CaptionOf(ArrangementItem item) => item.Caption ?? new(CaptionsFrom);
 
+    /// <summary>Where a press on a picture leads: by its own choice, or by that of the whole set.</summary>
+    public LinkChoice LinkOf(ArrangementItem item) => item.Link.Kind == FigureLinkKind.None && OpensLarger ? new(FigureLinkKind.LargeFile) : item.Link;
+
+    /// <summary>The order in which its items stand when they are sorted; items of which nothing is known come first.</summary>
+    public ImmutableArray<string> SortedBy<T>(Func<ArrangementItem, T> of, IComparer<T>? comparer = null) => [.. Items.OrderBy(of, comparer).Select(i => i.Id)];
+
     /// <summary>How many of a slider or carousel are in view at once.</summary>
     public PerClass<int> InView => Kind == ArrangementKind.Carousel ? Slider.InView : new(1, 1, 1);
 

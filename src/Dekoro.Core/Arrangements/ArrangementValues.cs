@@ -74,7 +74,7 @@ public sealed record GalleryValues(
     GalleryKind Kind, IReadOnlyList<int> Columns, IReadOnlyList<int> TargetHeightPx, int GutterPx, string Shape, bool Whole, Down Align, CaptionPlace Captions, CaptionSource CaptionsFrom, int CaptionLines, bool OpensLarger,
     int PerSheet = 0, PageLinksAt PageLinks = PageLinksAt.Below, PageLinksLook PageLinksLook = PageLinksLook.Words)
 {
-    public static GalleryValues Of(Gallery g) => new(g.Kind, Each(g.Columns), Each(g.TargetHeightPx), g.GutterPx, g.Shape?.ToString() ?? "", g.Whole, g.Align, g.Captions, g.CaptionsFrom, g.CaptionLines, g.OpensLarger,
+    public static GalleryValues Of(Gallery g) => new(g.Kind, EachClass.Of(g.Columns), EachClass.Of(g.TargetHeightPx), g.GutterPx, g.Shape?.ToString() ?? "", g.Whole, g.Align, g.Captions, g.CaptionsFrom, g.CaptionLines, g.OpensLarger,
         g.Paging?.PerSheet ?? 0, g.Paging?.Links ?? PageLinksAt.Below, g.Paging?.Look ?? PageLinksLook.Words);
 
     /// <returns>The gallery, or the field that keeps it from being one.</returns>
@@ -87,17 +87,11 @@ public sealed record GalleryValues(
             if (!AspectRatio.TryParse(Shape, out var read) || read.Value is < DocumentReader.NarrowestShape or > DocumentReader.WidestShape) return (null, "shape", "A shape is written 3:2, between 1:20 and 20:1; empty is as is.");
             shape = read;
         }
-        if (OutOf(Columns, 1, Gallery.MostColumns)) return (null, "columns", $"From 1 to {Gallery.MostColumns} pictures stand side by side, a number for each of phone, tablet and desktop.");
-        if (OutOf(TargetHeightPx, Gallery.LeastHeightPx, Gallery.MostHeightPx)) return (null, "targetHeightPx", $"Rows are {Gallery.LeastHeightPx} to {Gallery.MostHeightPx} px high, a number for each of phone, tablet and desktop.");
+        if (EachClass.IsOutOf(Columns, 1, Gallery.MostColumns)) return (null, "columns", $"From 1 to {Gallery.MostColumns} pictures stand side by side, a number for each of phone, tablet and desktop.");
+        if (EachClass.IsOutOf(TargetHeightPx, Gallery.LeastHeightPx, Gallery.MostHeightPx)) return (null, "targetHeightPx", $"Rows are {Gallery.LeastHeightPx} to {Gallery.MostHeightPx} px high, a number for each of phone, tablet and desktop.");
         if (GutterPx is < 0 or > Gallery.MostGutterPx) return (null, "gutterPx", $"The gutter is 0 to {Gallery.MostGutterPx} px.");
         if (CaptionLines is < 0 or > Gallery.MostCaptionLines) return (null, "captionLines", $"Room is kept for 0 to {Gallery.MostCaptionLines} lines.");
         if (PerSheet is < 0 or > Paging.Most) return (null, "perSheet", $"A gallery is shown 1 to {Paging.Most} pictures at a time; 0 shows all at once.");
-        return (new(Kind, Read(Columns), Read(TargetHeightPx), GutterPx, shape, Whole, Align, Captions, CaptionsFrom, CaptionLines, OpensLarger) { Paging = PerSheet > 0 ? new(PerSheet, PageLinks, PageLinksLook) : null }, null, null);
+        return (new(Kind, EachClass.Read(Columns), EachClass.Read(TargetHeightPx), GutterPx, shape, Whole, Align, Captions, CaptionsFrom, CaptionLines, OpensLarger) { Paging = PerSheet > 0 ? new(PerSheet, PageLinks, PageLinksLook) : null }, null, null);
     }
-
-    private static int[] Each(PerClass<int> of) => [of.Phone, of.Tablet, of.Desktop];
-
-    private static PerClass<int> Read(IReadOnlyList<int> of) => new(of[0], of[1], of[2]);
-
-    private static bool OutOf(IReadOnlyList<int>? numbers, int least, int most) => numbers is not { Count: 3 } || numbers.Any(n => n < least || n > most);
 }

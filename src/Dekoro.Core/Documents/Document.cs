@@ -160,8 +160,6 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
 
     public string FigureIdOf(ArrangementItem item) => Id + "-" + item.Id;
 
-    private LinkChoice LinkOf(ArrangementItem item) => item.Link.Kind == FigureLinkKind.None && Arrangement!.OpensLarger ? new(FigureLinkKind.LargeFile) : item.Link;
-
     /// <summary>Words over it stand in its caption's stead.</summary>
     private bool IsWorded(ArrangementItem item) => Arrangement!.Kind != ArrangementKind.Gallery && item.Words is not null;
 
@@ -177,11 +175,11 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
     [
         .. OnSheet.Select(item => new FigureBlock(FigureIdOf(item), item.AssetId, new FigureSize.InSet(), Side.Centre, false, new CutChoice(set.ShapeOfAll),
             item.Alt, IsWorded(item) ? new(CaptionSource.None) : set.CaptionOf(item),
-            LinkOf(item))
+            set.LinkOf(item))
         {
             Larger = set.Larger.Size,
-            LargerVideoId = LinkOf(item).Kind == FigureLinkKind.LargeFile ? item.VideoId : null,
-            Video = item.VideoId is { } film && LinkOf(item).Kind == FigureLinkKind.None ? new VideoChoice.Own(film, null, true, false, false) : null,
+            LargerVideoId = set.LinkOf(item).Kind == FigureLinkKind.LargeFile ? item.VideoId : null,
+            Video = item.VideoId is { } film && set.LinkOf(item).Kind == FigureLinkKind.None ? new VideoChoice.Own(film, null, true, false, false) : null,
         }),
     ];
 }

@@ -39,6 +39,10 @@ public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClas
         return new(block, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null, seen.Select((_, s) => s.Grounds.ToImmutableArray()));
     }
 
+    /// <summary>Of the words over all slides those that are worst off, on each class of screen; null where none stand over a picture.</summary>
+    public static PerClass<Contrast?> WorstOf(IReadOnlyCollection<GroundPlan> slides) => new PerClass<int>().Select((c, _) =>
+        slides.Select(s => s.On[c].Contrast).Where(contrast => contrast is not null).MinBy(contrast => contrast!.Value.Ratio / contrast.Value.Needed));
+
     /// <summary>What makes the words over all slides of a set readable at once; null where they are, or nothing does.</summary>
     public static GroundMend? MendOf(IReadOnlyCollection<GroundPlan> slides, PageLayout layout) => slides.All(s => !s.HardToRead.Any()) ? null
         : MendOf(slides.First().Block.Ground, new PerClass<int>().Select((c, _) => slides.SelectMany(s => s.Under[c]).ToList()), layout);

@@ -83,6 +83,9 @@ public sealed record FigurePlan(
     /// <summary>What stands where no width is an exception.</summary>
     public PlannedCut Usual => WidthClasses.All.Reverse().Where(c => Block.Exceptions[c] is null).Select(On).FirstOrDefault() ?? Main;
 
+    /// <summary>Its fit on the class of screen where that is worst.</summary>
+    public FitWord Worst => WidthClasses.All.Select(c => Fits[c]).OfType<Fit>().Select(fit => fit.Word).DefaultIfEmpty(FitWord.Sharp).Max();
+
     /// <returns>Null where the picture is hidden.</returns>
     public PlannedCut? On(WidthClass c) => Cuts.FirstOrDefault(cut => cut.On[c]);
 

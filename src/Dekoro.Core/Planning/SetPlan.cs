@@ -58,7 +58,7 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
 
     private Slider Slider => Block.Arrangement!.Slider;
 
-    /// <summary>How wide what leads to one stop is, CSS px.</summary>
+    /// <summary>How wide and high what leads to one stop is, CSS px.</summary>
     private double StepPx => Slider.Steps switch { Steps.Dots => DotPx, Steps.Pictures => StepPicturePx, _ => 0 };
 
     /// <summary>Whether the steps find no room beside the buttons, on the narrowest screen of a class.</summary>
@@ -66,11 +66,9 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
 
     /// <summary>Room below a slider for its buttons and dots, CSS px; none where it does not move.</summary>
     public double BarPx(WidthClass c) => IsGallery || Stops[c].Length < 2 ? 0
-        : Math.Max(HasButtons ? ButtonsPx : 0, DotsStandBelow(c) ? 0 : StepHighPx) + (DotsStandBelow(c) ? RowGapPx + StepHighPx * Math.Ceiling(Stops[c].Length / Math.Max(1, Math.Floor(NarrowAt(c) / StepPx))) : 0);
+        : Math.Max(HasButtons ? ButtonsPx : 0, DotsStandBelow(c) ? 0 : StepPx) + (DotsStandBelow(c) ? RowGapPx + StepPx * Math.Ceiling(Stops[c].Length / Math.Max(1, Math.Floor(NarrowAt(c) / StepPx))) : 0);
 
     private bool HasButtons => Slider.Arrows == ArrowsAt.Below || Slider.PlaysItself || Slider.Counter;
-
-    private double StepHighPx => Slider.Steps switch { Steps.Dots => DotPx, Steps.Pictures => StepPicturePx, _ => 0 };
 
     /// <summary>Room for one row of links to the other parts of a gallery, CSS px.</summary>
     private const double PageLinksPx = 52;

@@ -17,7 +17,8 @@ internal static class MediaEndpoints
 {
     private const string Forever = "public, max-age=31536000, immutable";
     private const string ADay = "public, max-age=86400";
-    private const string PagePolicy = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-src 'self' https:; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
+    private const string InsidePage = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-src 'self' https:; base-uri 'none'; form-action 'none'";
+    private const string PagePolicy = InsidePage + "; frame-ancestors 'self'", FramedPolicy = InsidePage + "; frame-ancestors *";
     private const string PicturePolicy = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
 
     public static void MapMedia(this IEndpointRouteBuilder app)
@@ -141,7 +142,7 @@ internal static class MediaEndpoints
         if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(page.Length > 0 ? $"/live/{page}/" : "/live/");
         response.Headers.CacheControl = "no-cache";
         // What is made to be shown elsewhere may be framed by anyone.
-        if (Elsewhere.IsPath(page)) response.Headers.ContentSecurityPolicy = PagePolicy.Replace("frame-ancestors 'self'", "frame-ancestors *", StringComparison.Ordinal);
+        if (SnippetPage.IsPath(page)) response.Headers.ContentSecurityPolicy = FramedPolicy;
         return Results.File(index, "text/html; charset=utf-8", entityTag: tag);
     }
 

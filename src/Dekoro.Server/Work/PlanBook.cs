@@ -110,7 +110,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         .ToLookup(l => l.FileId, l => l.Page);
 
     /// <summary>Pages of arrangements that sites elsewhere show in a frame.</summary>
-    public IEnumerable<PageSource> ShownElsewhere() => workspace.Arrangements.All().Select(row => ArrangementOf(row.Id)).OfType<Arrangement>().Where(set => set.IsShownElsewhere).Select(Elsewhere.PageOf);
+    public IEnumerable<PageSource> ShownElsewhere() => workspace.Arrangements.All().Select(row => ArrangementOf(row.Id)).OfType<Arrangement>().Where(set => set.IsShownElsewhere).Select(SnippetPage.PageOf);
 
     public IReadOnlyList<PageRow> PublicPages() => [.. workspace.Pages.All().Where(p => p.IsOn)];
 

@@ -38,7 +38,6 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         var facts = book.Facts();
         var plans = PlansOf(book.PublicPages(), facts);
         var now = Contents(FilesBeside(plans, facts));
-        foreach (var (address, content) in ShownElsewhere()) now[address] = content;
         var notices = plans.ToLookup(p => p.Page.Main.Id, p => p.Notices);
         var published = workspace.Settings.Get(PublishedFiles) is { } json ? Json.Read<Dictionary<string, string>>(json) : [];
         return (
@@ -83,7 +82,8 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     private IEnumerable<(string Address, string Content)> ShownElsewhere() => book.ShownElsewhere()
         .Select(page => (page.Path, Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(ArrangementValues.Of(page.Document.Arrangements.Single().Arrangement!).Write())).AsSpan(0, 8))));
 
-    private static Dictionary<string, string> Contents(IEnumerable<BesideFile> files) => files.ToDictionary(f => f.Address, f => f.Content);
+    /// <summary>Addresses beside the pages, those of arrangements that sites elsewhere show among them, each with a name for what is there.</summary>
+    private Dictionary<string, string> Contents(IEnumerable<BesideFile> files) => files.Select(f => (f.Address, f.Content)).Concat(ShownElsewhere()).ToDictionary(f => f.Address, f => f.Content);
 
     public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop)
     {
@@ -155,9 +155,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             if (plans.Find(p => p.Page.Id == pageId) is not { } plan || files.ContainsKey(path + "/index.html")) continue;
             files[path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(await renderer.MovedAsync(frame, plan.Page, PageModel.RootOf(path))));
         }
-        var others = Contents(beside);
-        foreach (var (address, content) in ShownElsewhere()) others[address] = content;
-        return (files, made, others);
+        return (files, made, Contents(beside));
 
         IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>
             figure.Cuts.SelectMany(cut => Offered(cut).SelectMany(cut.FilesIn)).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);

@@ -3437,6 +3437,7 @@ export interface components {
             caption: string;
             captionFrom: components["schemas"]["WordsFrom"];
             captionSource: components["schemas"]["CaptionSource"];
+            leadsTo: components["schemas"]["FigureLinkKind"];
         };
         Job: {
             id: string;

@@ -4,7 +4,9 @@
   import CaptionFields from './CaptionFields.svelte';
   import Choice from './Choice.svelte';
   import NumberEach from './NumberEach.svelte';
+  import NumberField from './NumberField.svelte';
   import { entriesOf, galleryKinds, type GalleryValues, type Opened } from './opened.svelte';
+  import Turns from './Turns.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();
   const gallery = $derived(opened.wish!.gallery);
@@ -94,16 +96,15 @@
     />so many pictures at a time, with links
   </label>
   {#if (gallery.perSheet ?? 0) > 0}
-    <label class="dk-label mt-3" for="per-sheet">Pictures at a time</label>
-    <input
-      id="per-sheet"
-      class="dk-field dk-tabular w-20"
-      type="number"
-      min="1"
-      max={limits.mostPerSheet}
-      value={gallery.perSheet}
-      onchange={(event) => set({ perSheet: event.currentTarget.valueAsNumber || 1 })}
-    />
+    <div class="mt-3 w-28">
+      <NumberField
+        label="Pictures at a time"
+        value={gallery.perSheet ?? 0}
+        least={1}
+        most={limits.mostPerSheet}
+        onset={(perSheet) => set({ perSheet: perSheet ?? 1 })}
+      />
+    </div>
     <Choice
       label="Links stand"
       now={gallery.pageLinks!}
@@ -122,22 +123,15 @@
   <h3 class="font-semibold">Words and the larger view</h3>
   <CaptionFields captions={gallery.captions} captionsFrom={gallery.captionsFrom} {set} />
   {#if gallery.captions === 'below'}
-    <label class="dk-label mt-3" for="caption-lines">Room kept for lines</label>
-    <input
-      id="caption-lines"
-      class="dk-field dk-tabular w-20"
-      type="number"
-      min="0"
-      max={limits.mostCaptionLines}
-      value={gallery.captionLines}
-      onchange={(event) => set({ captionLines: event.currentTarget.valueAsNumber || 0 })}
-    />
+    <div class="mt-3 w-28">
+      <NumberField
+        label="Room kept for lines"
+        value={gallery.captionLines}
+        least={0}
+        most={limits.mostCaptionLines}
+        onset={(captionLines) => set({ captionLines: captionLines ?? 0 })}
+      />
+    </div>
   {/if}
-  <label class="mt-3 flex min-h-6 items-center gap-1.5">
-    <input
-      type="checkbox"
-      checked={gallery.opensLarger}
-      onchange={(event) => set({ opensLarger: event.currentTarget.checked })}
-    />a press opens the larger view
-  </label>
+  <Turns offers={[['opensLarger', 'a press opens the larger view']]} now={gallery} onset={set} />
 </div>

@@ -1,14 +1,16 @@
 <!-- What is said of one picture of an arrangement: its words, where it leads, and as a slide how long it stands and what stands over it. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
+  import type { SiteLook } from '$lib/api/client';
   import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
   import FileChoice from '$lib/desk/FileChoice.svelte';
   import FitTable from '$lib/desk/FitTable.svelte';
   import LinkField from '$lib/desk/LinkField.svelte';
   import PictureLink from '$lib/desk/PictureLink.svelte';
+  import NumberField from './NumberField.svelte';
   import type { Item, Opened } from './opened.svelte';
 
-  let { opened, item }: { opened: Opened; item: Item } = $props();
+  let { opened, item, limits }: { opened: Opened; item: Item; limits: SiteLook['arrangements'] } = $props();
   const files = createQuery(() => otherFiles(''));
   const videos = $derived(thereOf(files.data?.items, isVideo));
   const library = $derived(opened.look?.words[item.asset]);
@@ -89,20 +91,18 @@
         />
       </div>
     {/if}
-    <label class="dk-label"
-      >Own stay, s<input
-        class="dk-field dk-tabular"
-        type="number"
-        step="0.1"
-        value={item.stayMs === null || item.stayMs === undefined ? '' : item.stayMs / 1000}
-        placeholder={String(opened.wish!.slider!.stayMs / 1000)}
-        onchange={(event) =>
-          set({ stayMs: event.currentTarget.value ? Math.round(event.currentTarget.valueAsNumber * 1000) : null })}
-      /></label
-    >
+    <NumberField
+      label="Own stay, s"
+      value={item.stayMs === null || item.stayMs === undefined ? null : item.stayMs / 1000}
+      least={limits.leastStayMs / 1000}
+      most={limits.mostStayMs / 1000}
+      step={0.1}
+      placeholder={String(opened.wish!.slider!.stayMs / 1000)}
+      onset={(s) => set({ stayMs: s === null ? null : Math.round(s * 1000) })}
+    />
   {/if}
   {#if item.asset !== ''}
-    {#if videos.length > 0}
+    {#if videos.length > 0 && (item.linkKind === 'none' || item.linkKind === 'largeFile')}
       <FileChoice
         label="Film that plays in its place"
         value={item.video ?? null}
@@ -113,9 +113,7 @@
     <PictureLink
       kind={item.linkKind ?? 'none'}
       target={item.linkTarget ?? ''}
-      none={(slides ? opened.wish!.slider!.opensLarger : opened.wish!.gallery.opensLarger)
-        ? 'as for the whole set'
-        : 'nowhere'}
+      none="as for the whole set"
       onset={set}
     />
   {/if}

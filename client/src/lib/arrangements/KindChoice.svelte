@@ -8,6 +8,10 @@
   import WhereFrom from './WhereFrom.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();
+  /** What it shows is asked for where a picture leads to it. */
+  const opensLarger = $derived(
+    Object.values(opened.look?.itemWords ?? {}).some((item) => item.leadsTo === 'largeFile'),
+  );
 </script>
 
 {#if opened.problem}
@@ -31,5 +35,5 @@
   </div>
 </div>
 {#if opened.wish!.kind === 'gallery'}<GalleryFields {opened} {site} />{:else}<SliderFields {opened} {site} />{/if}
-<LargerFields {opened} />
+{#if opensLarger}<LargerFields {opened} />{/if}
 <WhereFrom {opened} />

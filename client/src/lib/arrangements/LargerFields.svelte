@@ -2,6 +2,7 @@
 <script lang="ts">
   import { weight } from '$lib/ui/words';
   import { entriesOf, type Opened } from './opened.svelte';
+  import Turns from './Turns.svelte';
 
   let { opened }: { opened: Opened } = $props();
   const larger = $derived(opened.wish!.larger!);
@@ -31,13 +32,5 @@
       <option value={size}>{name}{bytes ? `, about ${weight(bytes)} each` : ''}</option>
     {/each}
   </select>
-  {#each entriesOf(offers) as [name, label] (name)}
-    <label class="mt-2 flex min-h-6 items-center gap-1.5">
-      <input
-        type="checkbox"
-        checked={larger[name]}
-        onchange={(event) => set({ [name]: event.currentTarget.checked })}
-      />{label}
-    </label>
-  {/each}
+  <Turns offers={entriesOf(offers)} now={larger} onset={set} />
 </div>

@@ -4,12 +4,12 @@
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
   import X from '@lucide/svelte/icons/x';
   import { dndzone, type DndEvent } from 'svelte-dnd-action';
-  import { proofOf } from '$lib/api/client';
+  import { proofOf, type SiteLook } from '$lib/api/client';
   import Fit from '$lib/ui/Fit.svelte';
   import ItemFields from './ItemFields.svelte';
   import { entriesOf, type Item, type Opened } from './opened.svelte';
 
-  let { opened, tall = false }: { opened: Opened; tall?: boolean } = $props();
+  let { opened, limits, tall = false }: { opened: Opened; limits: SiteLook['arrangements']; tall?: boolean } = $props();
   /** While one is dragged, the order is only shown. */
   let dragged = $state.raw<Item[] | null>(null);
   const items = $derived(dragged ?? opened.wish!.items);
@@ -120,4 +120,4 @@
     </div>
   {/each}
 </div>
-{#if tall && item}<div class="mt-2"><ItemFields {opened} {item} /></div>{/if}
+{#if tall && item}<div class="mt-2"><ItemFields {opened} {item} {limits} /></div>{/if}

@@ -4,8 +4,10 @@
   import CaptionFields from './CaptionFields.svelte';
   import Choice from './Choice.svelte';
   import NumberEach from './NumberEach.svelte';
+  import NumberField from './NumberField.svelte';
   import { arrowPlaces, changeKinds, entriesOf, stepKinds, type Opened, type SliderValues } from './opened.svelte';
   import TimingStrip from './TimingStrip.svelte';
+  import Turns from './Turns.svelte';
   import WordsOver from './WordsOver.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();
@@ -21,14 +23,14 @@
     ['startsWith', 'Begins with picture', 1, Math.max(1, opened.wish!.items.length)],
     ['peekPx', 'Of the next show, px', 0, limits.mostPeekPx],
   ] as const);
-  const turns = [
+  const turns = $derived([
     ['playsItself', 'plays by itself, with a way to pause it'],
+    ...(slider.playsItself ? [['backwards', 'goes backwards by itself'] as const] : []),
     ['loops', 'goes on from the last to the first'],
-    ['backwards', 'goes backwards by itself'],
     ['shuffles', 'in another order at each visit'],
     ['counter', 'says which of how many'],
     ['opensLarger', 'a press opens the larger view'],
-  ] as const;
+  ] as const);
 </script>
 
 <div class="border-b border-hair px-4 py-3">
@@ -57,17 +59,14 @@
   {/if}
   <div class="mt-3 grid grid-cols-2 gap-2">
     {#each times as [name, label, least, most] (name)}
-      <label class="dk-label"
-        >{label}<input
-          class="dk-field dk-tabular"
-          type="number"
-          min={least / 1000}
-          max={most / 1000}
-          step="0.1"
-          value={slider[name] / 1000}
-          onchange={(event) => set({ [name]: Math.round(event.currentTarget.valueAsNumber * 1000) || 0 })}
-        /></label
-      >
+      <NumberField
+        {label}
+        value={slider[name] / 1000}
+        least={least / 1000}
+        most={most / 1000}
+        step={0.1}
+        onset={(s) => set({ [name]: Math.round((s ?? 0) * 1000) })}
+      />
     {/each}
   </div>
   {#if opened.look?.timing}<TimingStrip {opened} timing={opened.look.timing} {limits} />{/if}
@@ -91,27 +90,10 @@
   />
   <div class="mt-3 grid grid-cols-2 gap-2">
     {#each numbers as [name, label, least, most] (name)}
-      <label class="dk-label"
-        >{label}<input
-          class="dk-field dk-tabular"
-          type="number"
-          min={least}
-          max={most}
-          value={slider[name]}
-          onchange={(event) => set({ [name]: event.currentTarget.valueAsNumber || least })}
-        /></label
-      >
+      <NumberField {label} value={slider[name] ?? least} {least} {most} onset={(to) => set({ [name]: to ?? least })} />
     {/each}
   </div>
-  {#each turns as [name, label] (name)}
-    <label class="mt-2 flex min-h-6 items-center gap-1.5">
-      <input
-        type="checkbox"
-        checked={slider[name]}
-        onchange={(event) => set({ [name]: event.currentTarget.checked })}
-      />{label}
-    </label>
-  {/each}
+  <Turns offers={turns} now={slider} onset={set} />
   <CaptionFields captions={slider.captions} captionsFrom={slider.captionsFrom} without="below" {set} />
 </div>
 <WordsOver {opened} {site} />

@@ -44,14 +44,17 @@
     setStay(i, timing.staysMs[i]! + by);
   }
 
-  const run = () =>
+  function run() {
+    // Without movement it stands at one stop after the other.
+    const still = matchMedia('(prefers-reduced-motion: reduce)').matches;
     needle?.animate(
       [
         { left: '0', opacity: 1 },
         { left: '100%', opacity: 1 },
       ],
-      { duration: round, easing: 'linear' },
+      { duration: round, easing: still ? `steps(${timing.staysMs.length})` : 'linear' },
     );
+  }
 </script>
 
 <figure class="mt-3" aria-label="One round">

@@ -9,7 +9,6 @@
   let { opened }: { opened: Opened } = $props();
   const pages = createQuery(pageList);
   const wish = $derived(opened.wish!);
-  const now = $derived(wish.kind === 'gallery' ? wish.gallery : wish.slider!);
   let problem = $state<{ id: string; sentence: string } | null>(null);
 
   const from = {
@@ -22,9 +21,6 @@
     if (item.linkKind === 'page') return `/${pages.data?.find((page) => page.id === item.linkTarget)?.path ?? ''}`;
     return item.linkKind === 'address' ? (item.linkTarget ?? '') : '';
   }
-  const otherwise = (item: Item) =>
-    item.linkKind === 'largeFile' || now.opensLarger ? linkKinds.largeFile : linkKinds.none;
-
   async function setTitle(item: Item, title: string) {
     try {
       const { file } = await queryClient.fetchQuery(onePicture(item.asset));
@@ -138,7 +134,7 @@
             item,
             'Link',
             linkWords(item),
-            otherwise(item),
+            linkKinds[words?.leadsTo === 'largeFile' ? 'largeFile' : 'none'],
             linkWords(item) ? 'own' : item.linkKind === 'largeFile' ? 'own' : 'the whole set',
             (typed) => void setLink(item, typed),
           )}

@@ -72,7 +72,7 @@
 {#if opened.wish}
   <div class="border-b border-hair px-4 py-3">
     <h3 class="mb-2 font-semibold">Pictures</h3>
-    <RunningOrder {opened} tall />
+    <RunningOrder {opened} limits={desk.site.arrangements} tall />
   </div>
   <KindChoice {opened} site={desk.site} />
 {/if}

@@ -102,7 +102,7 @@
             >From this computer</FilePick
           >
         </div>
-        <RunningOrder {opened} />
+        <RunningOrder {opened} limits={site.data.arrangements} />
       </section>
     </div>
     {#if item}
@@ -111,7 +111,7 @@
         class="w-[296px] flex-none overflow-y-auto border-l border-hair bg-base-100 px-4 py-3"
       >
         <h2 class="mb-2 font-semibold">{opened.titleOf(item)}</h2>
-        {#key item.id}<ItemFields {opened} {item} />{/key}
+        {#key item.id}<ItemFields {opened} {item} limits={site.data.arrangements} />{/key}
       </aside>
     {/if}
   </div>

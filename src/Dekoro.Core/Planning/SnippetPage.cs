@@ -6,7 +6,7 @@ using Dekoro.Core.Widths;
 namespace Dekoro.Core.Planning;
 
 /// <summary>An arrangement on a page of its own, that sites elsewhere show in a frame: as wide as the frame, and nothing beside it.</summary>
-public static class Elsewhere
+public static class SnippetPage
 {
     private const string BlockId = "set";
     private const int Samples = 40;
