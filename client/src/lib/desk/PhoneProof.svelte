@@ -106,7 +106,7 @@
     {#if chosen && !fit}
       <p>Hidden on phones; nothing is fetched.</p>
     {:else if fit}
-      <p>Here it is <Fit word={fit.word} density={fit.pxPerCssPx} /></p>
+      <p class="flex gap-1.5">Here it is <Fit word={fit.word} density={fit.pxPerCssPx} /></p>
       <p class="dk-tabular text-quiet">{Math.round(fit.slotCssPx)} px wide, {weight(fit.bytes)}</p>
     {:else}
       <p class="text-quiet">The proof scrolls in step, and follows what is chosen.</p>

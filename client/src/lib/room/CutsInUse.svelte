@@ -39,7 +39,9 @@
                 <span class="flex flex-wrap gap-x-3">
                   {#each ['phone', 'desktop'] as const as c (c)}
                     {@const fit = cut.look[c]}
-                    {#if fit}<span>{c} <Fit word={fit.word} density={fit.pxPerCssPx} /></span>{/if}
+                    {#if fit}<span class="inline-flex gap-1.5"
+                        >{c} <Fit word={fit.word} density={fit.pxPerCssPx} /></span
+                      >{/if}
                   {/each}
                 </span>
                 {#if cut.look.loss}<span class="block text-soft">{cut.look.loss}</span>{/if}

@@ -195,7 +195,7 @@
             class="pointer-events-none absolute inset-x-0 border-t-2 border-dashed border-crop"
             style:top="{firstScreen(i)}px"
           >
-            <span class="bg-neutral px-1.5 text-neutral-content">first screen</span>
+            <span class="float-right bg-neutral px-1.5 text-neutral-content">first screen</span>
           </div>
         {/if}
         {#if fits}
