@@ -55,7 +55,7 @@ public static class SiteCss
             .bar, .foot { padding-inline: max(var(--pad), calc((100% - {{Px(style.WidePx)}}) / 2)); }
             .cells-wide { {{Out($"min({Px(style.WidePx)}, calc(100cqi - 2 * var(--pad)))")}} }
             .cells { gap: {{Px(style.GutterPx)}}; }
-            .worded > :last-child { box-sizing: border-box; max-width: calc({{Px(SetPlan.WordsMostPx)}} + 2 * var(--inset)); padding: {{Px(SetPlan.WordsPaddingPx)}} var(--inset); }
+            .worded > :nth-child(2) { box-sizing: border-box; max-width: calc({{Px(SetPlan.WordsMostPx)}} + 2 * var(--inset)); padding: {{Px(SetPlan.WordsPaddingPx)}} var(--inset) var(--foot); }
             """);
         foreach (var look in style.Looks) css.AppendLine($".look-{look.Id} {{ {Variables(look.Look)} }}");
         foreach (var c in WidthClasses.All)
@@ -70,7 +70,7 @@ public static class SiteCss
                   .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
                   .slider { --bar: var(--bar-{{Name(c)}}, 0px); padding-block-end: var(--bar); --sides: var(--sides-{{Name(c)}}); }
                   .slider-dots, .slider-pictures { flex-basis: var(--dots-{{Name(c)}}, auto); }
-                  .worded { --row: var(--row-{{Name(c)}}, 1); --said: var(--said-{{Name(c)}}, var(--words)); --on-said: var(--on-said-{{Name(c)}}, var(--on-words)); --tint-by: var(--tint-{{Name(c)}}, 0); --inset: var(--inset-{{Name(c)}}, {{Px(SetPlan.WordsPaddingPx)}}); }
+                  .worded { --row: var(--row-{{Name(c)}}, 1); --said: var(--said-{{Name(c)}}, var(--words)); --on-said: var(--on-said-{{Name(c)}}, var(--on-words)); --tint-by: var(--tint-{{Name(c)}}, 0); --inset: var(--inset-{{Name(c)}}, {{Px(SetPlan.WordsPaddingPx)}}); --foot: var(--foot-{{Name(c)}}, {{Px(SetPlan.WordsPaddingPx)}}); }
                   .set-items > li, .set-columns > ul, .slides > div { width: var(--wide-{{Name(c)}}); margin-inline-start: var(--before-{{Name(c)}}, 0); }
                   .beside-{{Name(c)}} { clear: none; margin-block: 6px 16px; }
                   .beside-{{Name(c)}}:is(.fig-left, .{{Name(c)}}-left) { float: left; margin-inline: 0 {{Px(style.GutterPx)}}; }
@@ -91,7 +91,12 @@ public static class SiteCss
         if (!set.IsGallery || set.Gallery.Kind == GalleryKind.Grid) parts.Add(SetView.WidthsOf(c => set.Layouts[c].Boxes[0].Width.ToCss("%")));
         parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0).Select(c => $"--bar-{Name(c)}:{Px(set.BarPx(c))}"));
         parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0 && set.DotsStandBelow(c)).Select(c => $"--dots-{Name(c)}:100%"));
-        if (!set.IsGallery && set.Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside) parts.AddRange(WidthClasses.All.Select(c => $"--sides-{Name(c)}:{Number(set.PicturesShape(c))}"));
+        if (!set.IsGallery && (set.Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside || WidthClasses.All.Any(set.StepsStandInside))) parts.AddRange(WidthClasses.All.Select(c => $"--sides-{Name(c)}:{Number(set.PicturesShape(c))}"));
+        if (!set.IsGallery && set.Block.Arrangement!.Slider.Controls is var controls && controls != SliderControls.Usual)
+        {
+            var colours = set.Page.Style.Colours;
+            parts.Add($"--plate:{controls.PlateOn(colours)};--mark:{controls.MarkOn(colours)};--dots:{controls.DotsOn(colours)};--arrow:{controls.ArrowPx}px;--dot:{controls.DotPx}px;--dot-mark:{controls.MarkPx}px;--step:{controls.PicturePx}px;--button:{controls.ButtonPx}px");
+        }
         if (!set.Block.Slides.IsEmpty) parts.AddRange(WordsOf(set));
         if (set.IsGallery && set.Gallery is { Whole: true, ShapeOfCells: { } shape }) parts.Add($"--cell:{shape.ToString().Replace(':', '/')}");
         return string.Join(';', parts);
@@ -106,6 +111,7 @@ public static class SiteCss
         {
             if (set.WordsBelow[c]) yield return $"--row-{Name(c)}:2;--said-{Name(c)}:var(--ink);--on-said-{Name(c)}:var(--paper)";
             else if (over.TintStrength[c] > 0) yield return $"--tint-{Name(c)}:{Number((double)over.TintStrength[c] / Readability.Steps)}";
+            if (set.WordsFootPx(c) != SetPlan.WordsPaddingPx) yield return $"--foot-{Name(c)}:{Px(set.WordsFootPx(c))}";
             if (set.WordsInsetPx(c) != SetPlan.WordsPaddingPx) yield return $"--inset-{Name(c)}:{Px(set.WordsInsetPx(c))}";
         }
     }

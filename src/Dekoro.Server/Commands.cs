@@ -57,9 +57,10 @@ internal static class Commands
         command.SetAction((parsed, stop) => GuardedAsync(async () =>
         {
             await using var app = Host.Build(PlacesOf(parsed.GetValue(data)!, demo: false), null);
-            var (written, files) = await app.Services.GetRequiredService<Publisher>()
+            var (written, files, nextChange) = await app.Services.GetRequiredService<Publisher>()
                 .ExportAsync(parsed.GetValue(into)!.FullName, new Progress<PublishProgress>(), stop);
             Console.WriteLine($"{files} files in {parsed.GetValue(into)!.FullName}, {written} of them written now.");
+            if (nextChange is not null) Console.WriteLine($"On {nextChange} the site becomes another by its dates, which a folder cannot do by itself: write it again then.");
             return 0;
         }));
         return command;

@@ -18,12 +18,19 @@ public sealed class Arrangements(Database database)
     public void Add(string id, string content, DateTimeOffset now) => database.Write(c =>
         c.Run("INSERT INTO arrangement (id, content, changed_at) VALUES ($id, $content, $now)", ("$id", id), ("$content", content), ("$now", Written(now))));
 
+    /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <returns>False where it is no longer at <paramref name="version"/>, or gone.</returns>
-    public bool Save(string id, long version, string content, DateTimeOffset now) => database.Write(c => Save(c, id, version, content, now));
+    public bool Save(string id, long version, string content, string by, DateTimeOffset now, bool isNewState = false) => database.Write(c => Save(c, id, version, content, by, now, isNewState));
 
-    internal static bool Save(SqliteConnection c, string id, long version, string content, DateTimeOffset now) => c.Run(
-        "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id = $id AND version = $version",
-        ("$id", id), ("$version", version), ("$content", content), ("$now", Written(now))) == 1;
+    internal static bool Save(SqliteConnection c, string id, long version, string content, string by, DateTimeOffset now, bool isNewState)
+    {
+        ArrangementStates.Table.Begin(c, id);
+        var kept = c.Run(
+            "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id = $id AND version = $version",
+            ("$id", id), ("$version", version), ("$content", content), ("$now", Written(now))) == 1;
+        if (kept) ArrangementStates.Table.Record(c, id, by, now, isNewState);
+        return kept;
+    }
 
     public bool Remove(string id) => database.Write(c => c.Run("DELETE FROM arrangement WHERE id = $id", ("$id", id))) == 1;
 

@@ -39,7 +39,7 @@ public sealed class Pages(Database database)
     /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is gone.</returns>
     public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, string by, DateTimeOffset now, bool isNewState = false, string? sent = null) => database.Write(c =>
     {
-        PageStates.Begin(c, id);
+        PageStates.Table.Begin(c, id);
         SentDrafts.Record(c, id);
         c.Run("""
             INSERT INTO old_address (path, page_id) SELECT path, id FROM page
@@ -54,7 +54,7 @@ public sealed class Pages(Database database)
             WHERE id = $id AND version = $version
             """,
             ("$id", id), ("$version", version), ("$title", title), ("$path", path), ("$summary", summary), ("$draft", draft), ("$now", Written(now))) == 1;
-        if (kept) PageStates.Record(c, id, by, now, isNewState);
+        if (kept) PageStates.Table.Record(c, id, by, now, isNewState);
         if (kept) SentDrafts.Record(c, id, sent);
         return kept ? version + 1 : (long?)null;
     });
@@ -78,14 +78,14 @@ public sealed class Pages(Database database)
         if (drafts.Any(d => c.One<long>("SELECT count(*) FROM page WHERE id = $id AND version = $version", ("$id", d.Id), ("$version", d.Version)) == 0)) return false;
         foreach (var (id, _, draft) in drafts)
         {
-            PageStates.Begin(c, id);
+            PageStates.Table.Begin(c, id);
             SentDrafts.Record(c, id);
             c.Run("UPDATE page SET draft = $draft, version = version + 1, changed_at = $now WHERE id = $id",
                 ("$id", id), ("$draft", draft), ("$now", Written(now)));
-            PageStates.Record(c, id, by, now);
+            PageStates.Table.Record(c, id, by, now, isNewState: false);
             SentDrafts.Record(c, id);
         }
-        foreach (var (id, version, content) in arrangements ?? []) Arrangements.Save(c, id, version, content, now);
+        foreach (var (id, version, content) in arrangements ?? []) Arrangements.Save(c, id, version, content, by, now, isNewState: false);
         return true;
     });
 

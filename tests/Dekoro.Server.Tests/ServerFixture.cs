@@ -5,6 +5,7 @@ using System.Text.Json.Nodes;
 using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Dekoro.Server.Tests;
 
@@ -15,6 +16,9 @@ public sealed class ServerFixture : IAsyncLifetime
     private WebApplication? _app;
 
     public HttpClient Http { get; private set; } = null!;
+
+    /// <summary>Null for the clock on the wall.</summary>
+    public TimeProvider? Clock { get; init; }
 
     public static string Root
     {
@@ -28,7 +32,11 @@ public sealed class ServerFixture : IAsyncLifetime
 
     public async ValueTask InitializeAsync()
     {
-        _app = Host.Build(new Places(_folder, null, null), null, builder => builder.WebHost.UseTestServer());
+        _app = Host.Build(new Places(_folder, null, null), null, builder =>
+        {
+            builder.WebHost.UseTestServer();
+            if (Clock is not null) builder.Services.AddSingleton(Clock);
+        });
         await _app.StartAsync();
         Http = _app.GetTestClient();
     }

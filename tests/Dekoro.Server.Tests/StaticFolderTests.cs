@@ -1,5 +1,6 @@
 using System.Text;
 using Dekoro.Server.Work;
+using Microsoft.Extensions.Time.Testing;
 
 namespace Dekoro.Server.Tests;
 
@@ -58,20 +59,41 @@ public sealed class StaticFolderTests : IDisposable
     public void The_live_site_changes_in_one_step_and_survives_a_process_that_ended_in_between()
     {
         using var workspace = new Workspace(new Places(In("data"), null, null));
-        var live = new LiveSite(workspace);
+        var live = new LiveSite(workspace, TimeProvider.System);
         Assert.False(live.IsThere);
         var (release, written) = live.GoLive(Site(("index.html", "one"), ("media/a.webp", "a")));
         Assert.Equal((2, "one"), (written, File.ReadAllText(live.PathOf("index.html")!)));
         // Half of a next release was being built when the power went.
         var half = Directory.CreateDirectory(Path.Combine(In("data"), "live", "0123.building"));
         File.WriteAllText(Path.Combine(half.FullName, "index.html"), "half");
-        var again = new LiveSite(workspace);
+        var again = new LiveSite(workspace, TimeProvider.System);
         Assert.Equal("one", File.ReadAllText(again.PathOf("index.html")!));
         Assert.Equal(1, again.GoLive(Site(("index.html", "two"), ("media/a.webp", "a"))).Written);
         Assert.Equal("two", File.ReadAllText(again.PathOf("index.html")!));
         // Going back to what was public before writes nothing at all.
         Assert.Equal((release, 0), again.GoLive(Site(("index.html", "one"), ("media/a.webp", "a"))));
         Assert.Null(again.PathOf("../../dekoro.db"));
+    }
+
+    [Fact]
+    public void What_is_made_ahead_takes_its_place_at_its_time_even_after_the_process_began_anew_and_goes_with_what_it_was_made_for()
+    {
+        using var workspace = new Workspace(new Places(In("data"), null, null));
+        var clock = new FakeTimeProvider(new DateTimeOffset(2026, 11, 26, 0, 0, 0, TimeSpan.Zero));
+        var live = new LiveSite(workspace, clock);
+        live.GoLive(Site(("index.html", "now"), ("media/a.webp", "a")), [new(clock.GetUtcNow().AddDays(1), Site(("index.html", "tomorrow"), ("media/a.webp", "a")))]);
+        Assert.Equal(("now", "a"), (Read("index.html"), Read("media/a.webp")));
+        var before = live.Release;
+        live = new LiveSite(workspace, clock);
+        clock.Advance(TimeSpan.FromDays(1));
+        Assert.Equal(("tomorrow", "a"), (Read("index.html"), Read("media/a.webp")));
+        Assert.NotEqual(before, live.Release);
+        live.GoLive(Site(("index.html", "published anew")));
+        clock.Advance(TimeSpan.FromDays(9));
+        Assert.Equal("published anew", Read("index.html"));
+        Assert.DoesNotContain(Directory.EnumerateDirectories(Path.Combine(In("data"), "live")), d => Path.GetFileName(d).StartsWith("later-", StringComparison.Ordinal));
+
+        string Read(string address) => File.ReadAllText(live.PathOf(address)!);
     }
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);

@@ -53,9 +53,9 @@ public sealed class StorageTests : IDisposable
     {
         var (pages, states) = (new Pages(_database), new PageStates(_database));
         pages.Add("a", "page", "A", "a", "", "{}", Now);
-        for (var i = 1; i <= PageStates.Most + 5; i++) pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", i % 2 == 0 ? "Ana" : "Ben", Now.AddMinutes(i));
-        Assert.Equal(PageStates.Most, states.Of("a").Count);
-        Assert.Equal($"T{PageStates.Most + 5}", states.Of("a")[0].Title);
+        for (var i = 1; i <= States.Most + 5; i++) pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", i % 2 == 0 ? "Ana" : "Ben", Now.AddMinutes(i));
+        Assert.Equal(States.Most, states.Of("a").Count);
+        Assert.Equal($"T{States.Most + 5}", states.Of("a")[0].Title);
     }
 
     [Fact]

@@ -361,7 +361,8 @@ test('Words table, sorting and taking several out by keys; a picture with a link
   await page.getByRole('button', { name: 'Words table' }).click();
 
   await order.getByRole('button', { name: /^5:/ }).click();
-  await page.getByRole('complementary', { name: 'Picture' }).getByLabel('Film that plays in its place').selectOption({ index: 1 });
+  await page.getByRole('complementary', { name: 'Picture' }).getByLabel('In its place a press shows').selectOption('a film of the library');
+  await page.getByRole('complementary', { name: 'Picture' }).getByLabel('Film', { exact: true }).selectOption({ index: 1 });
   await page.getByLabel('File it opens').selectOption('lean');
   for (const offer of ['goes on by itself', 'hands on its address', 'lets the file be kept']) await page.getByLabel(offer).check();
   await expect.poll(async () => ((await lookOf(own, made.id)).values as unknown as { larger: unknown }).larger).toEqual({ size: 'lean', credit: true, zooms: true, plays: true, shares: true, downloads: true });
@@ -397,4 +398,64 @@ test('Words table, sorting and taking several out by keys; a picture with a link
   await visit.reload();
   await expect(visit.getByRole('dialog')).toHaveAccessibleName(/The first reel of all/);
   await visit.close();
+});
+
+test('The larger view shows words, a page in a frame and a video of another site, and each is reached without script', async ({ page, browser, own }) => {
+  const pictures = (await takeIn(own.url, ten.slice(0, 4))).map((file) => file.id!);
+  const made = await make(own, 'Kites', pictures);
+  await makePage(own.url, 'Home', [set(made.id), text('Below.')]);
+  await makePage(own.url, 'Visit', [text('Open every day.')]);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  const order = page.getByRole('list', { name: 'Running order' });
+  const shows = page.getByLabel('In its place a press shows');
+  await order.getByRole('button', { name: /^1:/ }).click();
+  await shows.selectOption('words');
+  await page.getByLabel('Words', { exact: true }).fill('The reel was wound in 1911.\n\nIts line is 300 m long.');
+  await page.keyboard.press('Tab');
+  await order.getByRole('button', { name: /^2:/ }).click();
+  await shows.selectOption('a page in a frame');
+  await page.getByLabel('or a page of this site').selectOption('Visit');
+  await order.getByRole('button', { name: /^3:/ }).click();
+  await shows.selectOption('a video of another site');
+  await page.getByLabel('Address of the video’s page').fill('/standins/video/watch/no-such-video');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByRole('complementary', { name: 'Picture' }).getByRole('alert')).toHaveText(/\.$/);
+  await page.getByLabel('Address of the video’s page').fill('/standins/video/watch/kites-over-the-dunes');
+  await page.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(page.getByText('“Kites over the dunes”')).toBeVisible();
+  await passesAxe(page, 'what stands in a picture’s stead');
+  await expect.poll(async () => (await lookOf(own, made.id)).values.items).toMatchObject([{ instead: { kind: 'words' } }, { instead: { kind: 'page' } }, { instead: { kind: 'hosted' } }, { instead: null }]);
+  await publish(own.url);
+
+  const visit = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await visit.goto(`${own.url}/live/`);
+  const view = visit.getByRole('dialog');
+  await visit.locator('.set a').first().click();
+  await expect(view.getByText('Its line is 300 m long.')).toBeVisible();
+  expect((await new AxeBuilder({ page: visit }).include('dialog').analyze()).violations.map((v) => v.id)).toEqual([]);
+  await view.getByRole('button', { name: 'Next' }).click();
+  await expect(view.frameLocator('iframe').getByText('Open every day.')).toBeVisible();
+  await expect(view.getByText('Its line is 300 m long.')).toBeHidden();
+  await view.getByRole('button', { name: 'Next' }).click();
+  await expect(view.frameLocator('iframe').getByRole('checkbox')).toBeVisible();
+  await visit.keyboard.press('ArrowRight');
+  await expect(view.locator('img')).toBeVisible();
+  await expect(view.locator('iframe')).toHaveCount(0);
+  // One step back closes it, whatever was shown meanwhile.
+  await visit.goBack();
+  await expect(view).toBeHidden();
+  expect(visit.url()).toBe(`${own.url}/live/`);
+  await visit.context().close();
+
+  const plain = await (await browser.newContext({ viewport: { width: 390, height: 844 }, javaScriptEnabled: false })).newPage();
+  await plain.goto(`${own.url}/live/`);
+  await expect(plain.getByText('Its line is 300 m long.')).toBeHidden();
+  await plain.locator('.set a').first().click();
+  await expect(plain.getByText('Its line is 300 m long.')).toBeVisible();
+  await plain.getByRole('link', { name: 'Close' }).click();
+  await expect(plain.getByText('Its line is 300 m long.')).toBeHidden();
+  await expect(plain.locator('.set a[data-larger]').nth(2)).toHaveAttribute('href', '/standins/video/watch/kites-over-the-dunes');
+  await plain.locator('.set a[data-larger]').nth(1).click();
+  await expect(plain.getByText('Open every day.')).toBeVisible();
+  await plain.context().close();
 });

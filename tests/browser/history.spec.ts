@@ -52,3 +52,25 @@ test('By keys alone a state is chosen, looked at on a desktop and had back; a pi
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(`${own.url}/pages/${id}`);
 });
+
+test('How an arrangement stood is seen beside how it stands now, and is had back on every page that shows it', async ({ page, own }) => {
+  const pictures = (await takeIn(own.url, ['museum-door.jpg', 'bridle-ring.jpg'])).map((file) => file.id!);
+  const json = { 'Content-Type': 'application/json' };
+  type Look = { id: string; version: number; values: { name: string; items: { id: string }[] } };
+  const made = (await (await fetch(`${own.url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Kites', pictures }) })).json()) as Look;
+  const home = await makePage(own.url, 'Home', [{ type: 'arrangement', attrs: { id: 'set', arrangement: made.id, reach: 'wide' } }]);
+  const put = await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"`, Cookie: 'person=Ben' }, body: JSON.stringify({ ...made.values, name: 'Only doors', items: made.values.items.slice(0, 1) }) });
+  expect(put.ok).toBe(true);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  await page.getByRole('button', { name: 'History' }).click();
+  await expect(page.getByRole('navigation', { name: 'States' }).getByRole('button').first()).toContainText('Ben');
+  await expect(page.frameLocator('iframe[title="Kites as it stood then"]').locator('.set img')).toHaveCount(2);
+  await expect(page.frameLocator('iframe[title="Only doors as it stands now"]').locator('.set img')).toHaveCount(1);
+  await passesAxe(page, 'history of an arrangement');
+  await page.getByRole('button', { name: 'Have it back like this' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Kites');
+  const frame = await openDesk(page, own.url, home);
+  await expect(frame.locator('.set img')).toHaveCount(2);
+  const all = (await (await fetch(`${own.url}/api/arrangements/${made.id}/states`)).json()) as { title: string }[];
+  expect(all.map((state) => state.title)).toEqual(['Kites', 'Only doors', 'Kites']);
+});

@@ -50,6 +50,8 @@ test('An editor takes files from a disk to a published page with both pictures a
   // Draws the keep box over to the right side; the cut follows.
   const cutBefore = await desk.locator('figure').first().locator('img').getAttribute('src');
   const keep = sheet.getByRole('slider', { name: /Keep area/ });
+  // What is above it in the sheet may still be coming.
+  await keep.hover();
   const box = (await keep.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();

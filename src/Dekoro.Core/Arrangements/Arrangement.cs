@@ -1,7 +1,9 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Dates;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Widths;
+using NodaTime;
 
 namespace Dekoro.Core.Arrangements;
 
@@ -24,6 +26,9 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
 
     public LargerView Larger { get; init; } = LargerView.Usual;
 
+    /// <summary>What stands round each of its pictures, within its box.</summary>
+    public LookChoice Look { get; init; } = LookChoice.None;
+
     /// <summary>How it is shown a part at a time; null shows all of it at once.</summary>
     public Paging? Paging => Kind == ArrangementKind.Gallery ? Gallery.Paging : null;
 
@@ -35,7 +40,8 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     public CaptionChoice CaptionOf(ArrangementItem item) => item.Caption ?? new(CaptionsFrom);
 
     /// <summary>Where a press on a picture leads: by its own choice, or by that of the whole set.</summary>
-    public LinkChoice LinkOf(ArrangementItem item) => item.Link.Kind == FigureLinkKind.None && OpensLarger ? new(FigureLinkKind.LargeFile) : item.Link;
+    public LinkChoice LinkOf(ArrangementItem item) =>
+        item.Instead is { InPlace: null } || (item.Link.Kind == FigureLinkKind.None && OpensLarger) ? new(FigureLinkKind.LargeFile) : item.Link;
 
     /// <summary>The order in which its items stand when they are sorted; items of which nothing is known come first.</summary>
     public ImmutableArray<string> SortedBy<T>(Func<ArrangementItem, T> of, IComparer<T>? comparer = null) => [.. Items.OrderBy(of, comparer).Select(i => i.Id)];
@@ -61,7 +67,13 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     public PerClass<int> AdvanceBy => Kind == ArrangementKind.Carousel ? Slider.AdvanceBy : new(1, 1, 1);
 
     /// <summary>What visitors see of it, in order.</summary>
-    public IEnumerable<ArrangementItem> Shown => Items.Where(i => i.IsOn && (!i.IsWordsAlone || (Kind != ArrangementKind.Gallery && i.Words is not null)));
+    public IEnumerable<ArrangementItem> Shown => Items.Where(i => i.IsOn && i.IsDue && (!i.IsWordsAlone || (Kind != ArrangementKind.Gallery && i.Words is not null)));
+
+    /// <summary>As visitors see it on a day of the site's calendar.</summary>
+    public Arrangement On(LocalDate day) => Items.All(i => i.Dates is null) ? this : this with { Items = [.. Items.Select(i => i with { IsDue = i.Dates?.Includes(day) ?? true })] };
+
+    /// <summary>Days on which what visitors see of it becomes another by itself, in their order.</summary>
+    public IEnumerable<LocalDate> ChangesWithin(LocalDate after, LocalDate last) => Items.Where(i => i.IsOn).SelectMany(i => i.Dates?.ChangesWithin(after, last) ?? []).Distinct().Order();
 
     /// <summary>The same with just these pictures, in this order; what was said of one of them stays with it.</summary>
     public Arrangement Holding(IEnumerable<string> assetIds)
@@ -97,11 +109,20 @@ public sealed record ArrangementItem(string Id, string AssetId, bool IsOn, AltCh
     /// <summary>How long it stands as a slide, ms; null as long as the others.</summary>
     public int? StayMs { get; init; }
 
+    /// <summary>A picture of its own that stands small as its step; null for the slide's.</summary>
+    public string? StepAssetId { get; init; }
+
+    /// <summary>When it is shown; null for always.</summary>
+    public RunDates? Dates { get; init; }
+
+    /// <summary>Whether it is shown on the day that is looked at: not kept, but worked out from <see cref="Dates"/>.</summary>
+    public bool IsDue { get; init; } = true;
+
     /// <summary>A slide without a picture, on the colour that is the tint of others; a gallery shows none of it.</summary>
     public bool IsWordsAlone => AssetId.Length == 0;
 
-    /// <summary>A file of the library that plays in its place; the picture is its still. Null for none.</summary>
-    public string? VideoId { get; init; }
+    /// <summary>What is shown in the picture's stead once a visitor asks; null for the picture itself.</summary>
+    public LargerContent? Instead { get; init; }
 
     /// <summary>Words over it as a slide; null for none, and then its caption stands there.</summary>
     public SlideWords? Words { get; init; }

@@ -1,10 +1,13 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.Json;
+using Dekoro.Core.Dates;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Widths;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Dekoro.Core.Arrangements;
 
@@ -13,11 +16,12 @@ public sealed record ArrangementReading(Arrangement? Arrangement, string? Field,
 
 /// <summary>An arrangement as it is kept and sent: choices by name, shapes as 3:2.</summary>
 /// <param name="Follows">A search line; empty or null where the pictures are chosen.</param>
-public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null, ArrangementKind Kind = ArrangementKind.Gallery, SliderValues? Slider = null, LargerView? Larger = null, bool IsShownElsewhere = false)
+/// <param name="NamedLook">The id of one of the site's looks; null or empty for none, and where it has one of its own.</param>
+public sealed record ArrangementValues(string Name, GalleryValues Gallery, IReadOnlyList<ItemValues> Items, string? Follows = null, ArrangementKind Kind = ArrangementKind.Gallery, SliderValues? Slider = null, LargerView? Larger = null, bool IsShownElsewhere = false, string? NamedLook = null, LookValues? OwnLook = null)
 {
     private const int MostName = 100, MostWords = 5000, MostId = 40, MostLine = 500;
 
-    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows, a.Kind, SliderValues.Of(a.Slider), a.Larger, a.IsShownElsewhere);
+    public static ArrangementValues Of(Arrangement a) => new(a.Name, GalleryValues.Of(a.Gallery), [.. a.Items.Select(ItemValues.Of)], a.Follows, a.Kind, SliderValues.Of(a.Slider), a.Larger, a.IsShownElsewhere, a.Look.NamedId, a.Look.Own is { } look ? LookValues.Of(look) : null);
 
     public static ArrangementValues Read(string json) => JsonSerializer.Deserialize<ArrangementValues>(json, DocumentReader.Values)!;
 
@@ -33,14 +37,18 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
         (var slider, field, sentence) = Slider?.Check() ?? (Arrangements.Slider.Usual, null, null);
         if (slider is null) return Refused(field!, sentence!);
         if (Larger is { } larger && !Enum.IsDefined(larger.Size)) return Refused("larger", "The larger view opens a lean, balanced or full file, or the original.");
+        var look = OwnLook?.Read();
+        if (look is { Look: null }) return Refused("look", look.Sentence!);
         if (!Enum.IsDefined(Kind)) return Refused("kind", "An arrangement is a gallery, a slider or a carousel.");
         if (Items.Count > Arrangement.MostItems) return Refused("items", string.Create(CultureInfo.InvariantCulture, $"An arrangement holds at most {Arrangement.MostItems} pictures: make two of it."));
-        if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget, i.Title, i.Text, i.Button, i.ButtonLink, i.Video }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
+        if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget, i.Title, i.Text, i.Button, i.ButtonLink, i.Instead?.Target, i.Instead?.Player, i.Instead?.Title }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
         if (Items.Any(i => i.StayMs is < Arrangements.Slider.LeastStayMs or > Arrangements.Slider.MostStayMs)) return Refused("stayMs", Arrangements.SliderValues.StaySentence);
+        if (Items.Select(i => RunDates.Read(i.From, i.Until, i.Yearly).Sentence).OfType<string>().FirstOrDefault() is { } dated) return Refused("dates", dated);
+        if (Items.Any(i => i.Instead is { } instead && (!Enum.IsDefined(instead.Kind) || (instead.Kind == InsteadKind.Hosted && !VideoChoice.Hosted.IsPlayer(instead.Player ?? ""))))) return Refused("instead", "The larger view shows a film of the library, a video of another site whose player has an https address, a page, or words.");
         var follows = LibraryQuery.Read(Follows ?? "").Written;
         if (follows.Length > MostLine) return Refused("follows", $"A search line holds at most {MostLine} characters: shorten it.");
         var ids = new HashSet<string>();
-        return new(new(id, name, gallery, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider, Larger = Larger ?? LargerView.Usual, IsShownElsewhere = IsShownElsewhere }, null, null);
+        return new(new(id, name, gallery, [.. Items.Select((item, i) => item.Read(IdOf(item, i)))], follows.Length > 0 ? follows : null) { Kind = Kind, Slider = slider, Larger = Larger ?? LargerView.Usual, IsShownElsewhere = IsShownElsewhere, Look = look?.Look is { } own ? new(null, own) : NamedLook is { Length: > 0 and <= MostId } named ? new(named, null) : LookChoice.None }, null, null);
 
         // Ids that are missing, strange or taken are made anew.
         string IdOf(ItemValues item, int i)
@@ -57,14 +65,45 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
 
 /// <param name="Alt">Null takes the library's.</param>
 /// <param name="CaptionSource">Null takes that of the whole set.</param>
+/// <param name="Step">The picture that stands small as its step; null for the slide's own.</param>
+/// <param name="From">The first day on which it is shown, as 2026-12-01; empty for ever before.</param>
+/// <param name="Until">The last one; empty for ever after.</param>
 public sealed record ItemValues(
     string Id, string Asset, bool IsOn = true, bool Decorative = false, string? Alt = null, CaptionSource? CaptionSource = null, string Caption = "",
-    FigureLinkKind LinkKind = FigureLinkKind.None, string LinkTarget = "", int? StayMs = null, string Title = "", string Text = "", string Button = "", string ButtonLink = "", string? Video = null)
+    FigureLinkKind LinkKind = FigureLinkKind.None, string LinkTarget = "", int? StayMs = null, string Title = "", string Text = "", string Button = "", string ButtonLink = "", InsteadValues? Instead = null, string From = "", string Until = "", bool Yearly = false, string? Step = null)
 {
     public static ItemValues Of(ArrangementItem i) => new(i.Id, i.AssetId, i.IsOn, i.Alt.Decorative, i.Alt.Own, i.Caption?.Source, i.Caption?.Own ?? "", i.Link.Kind, i.Link.Target,
-        i.StayMs, i.Words?.Title ?? "", i.Words?.Text ?? "", i.Words?.Button ?? "", i.Words?.Link ?? "", i.VideoId);
+        i.StayMs, i.Words?.Title ?? "", i.Words?.Text ?? "", i.Words?.Button ?? "", i.Words?.Link ?? "", InsteadValues.Of(i.Instead), Iso(i.Dates?.From), Iso(i.Dates?.Until), i.Dates?.Yearly ?? false, i.StepAssetId);
 
-    internal ArrangementItem Read(string id) => new(id, Asset, IsOn, new(Decorative, Alt?.Trim()), CaptionSource is { } source ? new(source, Caption?.Trim() ?? "") : null, new(LinkKind, LinkTarget?.Trim() ?? "")) { StayMs = StayMs, Words = SlideWords.Of(Title, Text, Button, ButtonLink), VideoId = Video is { Length: > 0 } ? Video : null };
+    internal ArrangementItem Read(string id) => new(id, Asset, IsOn, new(Decorative, Alt?.Trim()), CaptionSource is { } source ? new(source, Caption?.Trim() ?? "") : null, new(LinkKind, LinkTarget?.Trim() ?? "")) { StayMs = StayMs, Words = SlideWords.Of(Title, Text, Button, ButtonLink), Instead = Instead?.Read(), Dates = RunDates.Read(From, Until, Yearly).Dates, StepAssetId = Step is { Length: > 0 } ? Step : null };
+
+    private static string Iso(LocalDate? day) => day is { } d ? LocalDatePattern.Iso.Format(d) : "";
+}
+
+/// <summary>What is shown in a picture's stead.</summary>
+public enum InsteadKind { Film, Hosted, Page, Words }
+
+/// <param name="Target">The film's id, the address of a video's page, a link as it is written, or the words; nothing is shown while it is empty.</param>
+/// <param name="Player">Of a hosted video.</param>
+/// <param name="Title">Of a hosted video.</param>
+public sealed record InsteadValues(InsteadKind Kind, string Target, string Player = "", string Title = "")
+{
+    public static InsteadValues? Of(LargerContent? content) => content switch
+    {
+        LargerContent.Film film => new(InsteadKind.Film, film.FileId),
+        LargerContent.Hosted { Video: var video } => new(InsteadKind.Hosted, video.Address, video.Player, video.Title),
+        LargerContent.Page page => new(InsteadKind.Page, page.Link),
+        LargerContent.Words words => new(InsteadKind.Words, words.Text),
+        _ => null,
+    };
+
+    internal LargerContent? Read() => Target?.Trim() is not { Length: > 0 } target ? null : Kind switch
+    {
+        InsteadKind.Film => new LargerContent.Film(target),
+        InsteadKind.Hosted => new LargerContent.Hosted(new(target, Player, Title?.Trim() ?? "")),
+        InsteadKind.Page => new LargerContent.Page(target),
+        _ => new LargerContent.Words(target),
+    };
 }
 
 /// <param name="Columns">For phone, tablet and desktop.</param>

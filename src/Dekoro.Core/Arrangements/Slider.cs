@@ -59,6 +59,8 @@ public sealed record Slider(
 
     public WordsOver Words { get; init; } = WordsOver.Usual;
 
+    public SliderControls Controls { get; init; } = SliderControls.Usual;
+
     /// <summary>Right without touching anything.</summary>
     public static Slider Usual { get; } = new(
         new(1, 2, 3), new(1, 1, 1), AspectRatio.Of(16, 9), 16, 6000, 500, ChangeKind.Slide, false, true, Steps.Dots, CaptionPlace.Over, CaptionSource.Caption, false);

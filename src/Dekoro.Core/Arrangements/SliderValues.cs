@@ -6,12 +6,15 @@ using Dekoro.Core.Widths;
 namespace Dekoro.Core.Arrangements;
 
 /// <summary>A slider as it is kept and sent; lists are for phone, tablet and desktop.</summary>
+/// <param name="ControlColour">As #rrggbb; empty for the page's own.</param>
 public sealed record SliderValues(
     IReadOnlyList<int> InView, IReadOnlyList<int> AdvanceBy, string Shape, int GutterPx, int StayMs, int ChangeMs, ChangeKind Change, bool PlaysItself, bool Loops, Steps Steps,
-    CaptionPlace Captions, CaptionSource CaptionsFrom, bool OpensLarger, ArrowsAt Arrows = ArrowsAt.Below, bool Counter = true, int StartsWith = 1, bool Shuffles = false, bool Backwards = false, int PeekPx = 0, WordsOverValues? Words = null)
+    CaptionPlace Captions, CaptionSource CaptionsFrom, bool OpensLarger, ArrowsAt Arrows = ArrowsAt.Below, bool Counter = true, int StartsWith = 1, bool Shuffles = false, bool Backwards = false, int PeekPx = 0, WordsOverValues? Words = null,
+    ControlSize ControlSize = ControlSize.Usual, string ControlColour = "", bool StepsInside = false)
 {
     public static SliderValues Of(Slider s) => new(EachClass.Of(s.InView), EachClass.Of(s.AdvanceBy),
-        s.Shape.ToString(), s.GutterPx, s.StayMs, s.ChangeMs, s.Change, s.PlaysItself, s.Loops, s.Steps, s.Captions, s.CaptionsFrom, s.OpensLarger, s.Arrows, s.Counter, s.StartsWith, s.Shuffles, s.Backwards, s.PeekPx, WordsOverValues.Of(s.Words));
+        s.Shape.ToString(), s.GutterPx, s.StayMs, s.ChangeMs, s.Change, s.PlaysItself, s.Loops, s.Steps, s.Captions, s.CaptionsFrom, s.OpensLarger, s.Arrows, s.Counter, s.StartsWith, s.Shuffles, s.Backwards, s.PeekPx, WordsOverValues.Of(s.Words),
+        s.Controls.Size, s.Controls.Colour?.ToString() ?? "", s.Controls.StepsInside);
 
     /// <returns>The slider, or the field that keeps it from being one.</returns>
     internal (Slider? Slider, string? Field, string? Sentence) Check()
@@ -28,6 +31,8 @@ public sealed record SliderValues(
         if (ChangeMs > StayMs) return (null, "changeMs", "A change takes no longer than a slide stands.");
         if (StartsWith is < 1 or > Arrangement.MostItems) return (null, "startsWith", "It begins with its first picture, or another by its number.");
         if (PeekPx is < 0 or > Slider.MostPeekPx) return (null, "peekPx", $"Of what follows 0 to {Slider.MostPeekPx} px show.");
+        var colour = default(Srgb);
+        if (!Enum.IsDefined(ControlSize) || (ControlColour is { Length: > 0 } && !Srgb.TryParse(ControlColour, out colour))) return (null, "controls", "Buttons and steps are small, usual or large, in a colour written #rrggbb; empty is the page's own.");
         if ((Words ?? WordsOverValues.Of(WordsOver.Usual)).Read() is not { } words) return (null, "words", "Words over slides stand in one of nine fields, dark or light, over a tint written #rrggbb of 0 to 256 for each of phone, tablet and desktop.");
         return (new(EachClass.Read(InView), EachClass.Read(AdvanceBy), shape, GutterPx, StayMs, ChangeMs, Change, PlaysItself, Loops, Steps, Captions, CaptionsFrom, OpensLarger)
         {
@@ -38,6 +43,7 @@ public sealed record SliderValues(
             Backwards = Backwards,
             PeekPx = PeekPx,
             Words = words,
+            Controls = new(ControlSize, ControlColour is { Length: > 0 } ? colour : null, StepsInside),
         }, null, null);
     }
 

@@ -101,7 +101,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
         ColumnsBlock columns => FiguresIn(columns.Cells),
         GroundedBlock { Behind: { } behind } grounded => FiguresIn(grounded.Blocks).Prepend(behind),
         GroundedBlock grounded => FiguresIn(grounded.Blocks),
-        ArrangementBlock set => set.Figures,
+        ArrangementBlock set => set.Figures.Concat(set.StepFigures),
         _ => InLinesOf(b),
     });
 
@@ -160,6 +160,15 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
 
     public string FigureIdOf(ArrangementItem item) => Id + "-" + item.Id;
 
+    public static string StepIdOf(string figureId) => figureId + "-step";
+
+    /// <summary>Pictures that stand small as steps instead of their slides' own.</summary>
+    public ImmutableArray<FigureBlock> StepFigures => Arrangement is not { Kind: not ArrangementKind.Gallery, Slider.Steps: Steps.Pictures } ? [] :
+    [
+        .. OnSheet.Where(item => item.StepAssetId is not null).Select(item => new FigureBlock(StepIdOf(FigureIdOf(item)), item.StepAssetId!, new FigureSize.InSet(), Side.Centre, false,
+            new CutChoice(SliderControls.StepShape), new(Decorative: true, null), new(CaptionSource.None), new(FigureLinkKind.None))),
+    ];
+
     /// <summary>Words over it stand in its caption's stead.</summary>
     private bool IsWorded(ArrangementItem item) => Arrangement!.Kind != ArrangementKind.Gallery && item.Words is not null;
 
@@ -178,8 +187,9 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
             set.LinkOf(item))
         {
             Larger = set.Larger.Size,
-            LargerVideoId = set.LinkOf(item).Kind == FigureLinkKind.LargeFile ? item.VideoId : null,
-            Video = item.VideoId is { } film && set.LinkOf(item).Kind == FigureLinkKind.None ? new VideoChoice.Own(film, null, true, false, false) : null,
+            Look = set.Look,
+            Instead = set.LinkOf(item).Kind == FigureLinkKind.LargeFile ? item.Instead : null,
+            Video = set.LinkOf(item).Kind == FigureLinkKind.None ? item.Instead?.InPlace : null,
         }),
     ];
 }
@@ -238,8 +248,8 @@ public sealed record FigureBlock(
     /// <summary>The file that its larger view opens.</summary>
     public LargerSize Larger { get; init; } = LargerSize.Full;
 
-    /// <summary>A file of the library that plays in the larger view, of which this is the still; null for none.</summary>
-    public string? LargerVideoId { get; init; }
+    /// <summary>What the larger view shows in the picture's stead; null for the picture itself.</summary>
+    public LargerContent? Instead { get; init; }
 
     /// <summary>True where the place waits for a picture: it is kept on the desk and never published.</summary>
     public bool IsEmpty => AssetId.Length == 0;

@@ -106,11 +106,9 @@ public sealed class PageLayout
             {
                 var byClass = same.ToDictionary(s => s.Class, s => s.Figure);
                 var on = new PerClass<bool>().Select((c, _) => byClass.ContainsKey(c));
-                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? Framed(slotOf(byClass[c]), framePx) : SlotWidth.None), Style.Classes), null);
+                yield return new(same.First().Figure, this, on, SlotWidth.PerClass(on.Select((c, isOn) => isOn ? slotOf(byClass[c]).Framed(framePx) : SlotWidth.None), Style.Classes), null);
             }
         }
-
-        static SlotWidth Framed(SlotWidth slot, int framePx) => framePx == 0 ? slot : slot.Within(Affine.Container - Affine.Px(framePx)).AtLeast(1);
 
         static SlotWidth Inside(SlotWidth slot, CellBlock cell) => PaddingOf(cell) is > 0 and var padding ? slot.Within(Affine.Container - Affine.Px(2 * padding)) : slot;
     }

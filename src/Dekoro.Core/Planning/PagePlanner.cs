@@ -31,7 +31,7 @@ public static class PagePlanner
     /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
     private static Document WithKnown(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
     {
-        page = page.WithArrangements(block => block.Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => i.IsWordsAlone || !IsGone(i.AssetId))] } : null);
+        page = page.WithArrangements(block => block.Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => i.IsWordsAlone || !IsGone(i.AssetId)).Select(i => i.StepAssetId is { } step && IsGone(step) ? i with { StepAssetId = null } : i)] } : null);
         return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
             ? page.WithFigures(f => f with { Exceptions = f.Exceptions.Select((_, own) => own?.AssetId is { } id && IsGone(id) ? own with { AssetId = null } : own) })
             : page;
@@ -53,11 +53,12 @@ public static class PagePlanner
         var notices = ImmutableArray.CreateBuilder<Notice>();
         foreach (var figure in given.Document.Figures.Where(f => f.Assets.Skip(1).Any(id => !facts.Pictures.ContainsKey(id))))
             notices.Add(new(figure.Id, "The other picture that was chosen for one width is no longer in the library: the usual one stands there until you choose again."));
-        notices.AddRange(given.Document.Arrangements.Where(a => a.Figures.Any(f => !f.IsEmpty && !facts.Pictures.ContainsKey(f.AssetId)))
+        notices.AddRange(given.Document.Arrangements.Where(a => a.Figures.Concat(a.StepFigures).Any(f => !f.IsEmpty && !facts.Pictures.ContainsKey(f.AssetId)))
             .Select(a => new Notice(a.Id, $"A picture of “{a.Arrangement!.Name}” is no longer in the library: the others stand without it.")));
         foreach (var gone in page.Document.Arrangements.Where(a => a.Arrangement is null)) notices.Add(new(gone.Id, "The arrangement that stood here is no more: choose another, or take the place out.", true));
         var sets = page.Document.Arrangements.Select(laid.SetOf).OfType<SetPlan>().ToImmutableDictionary(s => s.Block.Id);
         notices.AddRange(sets.Values.Where(s => WidthClasses.All.Any(c => !s.Layouts[c].IsLevel)).Select(s => new Notice(s.Block.Id, "These columns cannot be made to end level: with another number of columns, or one picture more or less, they may.")));
+        notices.AddRange(sets.Values.Where(s => s.FramedTooMuchOn.Any()).Select(s => new Notice(s.Block.Id, $"On {string.Join(" and ", s.FramedTooMuchOn.Select(c => c.ToString().ToLowerInvariant()))} border and padding take more than half of the smallest picture: make them thinner, or put fewer side by side.")));
         var links = ReadLinks(page, facts.Addresses, notices);
         notices.AddRange(TextRuns.FilesPlayedIn(page.Document).Where(played => !facts.Addresses.FileById.ContainsKey(played.FileId)).DistinctBy(played => played.BlockId)
             .Select(played => new Notice(played.BlockId, "A file of the video that stood here is no longer in the library: choose another, or take it out.", true)));
@@ -74,6 +75,7 @@ public static class PagePlanner
             figures.Add(figure.Id, FigureOf(figure, picture, cuts, loading[figure.Id], layout, facts, notices));
         }
         var planned = figures.ToImmutable();
+        notices.AddRange(sets.Values.SelectMany(s => ControlsCheck.FindingsOf(s, planned, facts.Grids.GetValueOrDefault).Select(found => new Notice(s.Block.Id, found))));
         var empty = layout.Standing(laid).Where(s => s.Figure is { IsEmpty: true, Size: not FigureSize.InSet }).Select(s => EmptyPlace.Of(s, layout)).ToImmutableDictionary(e => e.Block.Id);
         notices.AddRange(empty.Values.Select(e => new Notice(e.Block.Id, string.Create(CultureInfo.InvariantCulture, $"This place waits for a picture of {e.WantsWidthPx} × {e.WantsHeightPx} px or more; visitors do not see it."))));
         // A band without a ground has words on the page's paper, and a height of its own.
@@ -136,7 +138,23 @@ public static class PagePlanner
         if (!figure.Alt.Decorative && alt.Length == 0)
             notices.Add(new(figure.Id, "This picture has no alt text: say in a sentence what it shows, or mark it as decorative."));
         var fitOf = new PerClass<int>().Select((c, _) => fits.Select(f => f[c]).FirstOrDefault(fit => fit is not null));
-        return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), LinkOf(figure, facts.Addresses, notices), figure is { Link.Kind: FigureLinkKind.LargeFile, Video: null } ? LargeFileOf(picture, figure.Larger) : null);
+        var link = LinkOf(figure, facts.Addresses, notices);
+        var instead = InsteadOf(figure, link, facts.Addresses, notices);
+        var opensFile = figure is { Link.Kind: FigureLinkKind.LargeFile, Video: null } && instead is null && link is null;
+        return new FigurePlan(figure, cuts, layout.BesideOf(figure), loading, fitOf, alt, CaptionOf(figure, picture), link, opensFile ? LargeFileOf(picture, figure.Larger) : null) { Instead = instead };
+    }
+
+    private static LargerContent? InsteadOf(FigureBlock figure, Link? link, SiteAddresses addresses, ImmutableArray<Notice>.Builder notices)
+    {
+        switch (figure.Instead)
+        {
+            case LargerContent.Film film: return addresses.FileById.ContainsKey(film.FileId) ? film : null;
+            case LargerContent.Page page:
+                if (link is Link.Page || (link is Link.Web web && web.Address.StartsWith("https:", StringComparison.Ordinal))) return page;
+                if (link is not null) notices.Add(new(figure.Id, "Only pages of this site and addresses that begin with https:// are shown in the larger view: this link opens by itself."));
+                return null;
+            default: return figure.Instead;
+        }
     }
 
     /// <summary>The words read out in a picture's stead; empty for a decorative one.</summary>

@@ -77,6 +77,11 @@ public sealed record PlannedCut(
 public sealed record FigurePlan(
     FigureBlock Block, ImmutableArray<PlannedCut> Cuts, PerClass<bool> Beside, Loading Loading, PerClass<Fit?> Fits, string Alt, string Caption, Link? Link, PlannedFile? LargeFile)
 {
+    /// <summary>What the larger view shows in its stead; null for the large file, and where what was chosen cannot be shown.</summary>
+    public LargerContent? Instead { get; init; }
+
+    public bool OpensLarger => LargeFile is not null || Instead is not null;
+
     /// <summary>That of the widest screens on which it is shown.</summary>
     public PlannedCut Main => Cuts[0];
 

@@ -24,14 +24,17 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
 
     public bool IsGallery => Block.Arrangement!.Kind == ArrangementKind.Gallery;
 
-    /// <summary>Beside words over a slide; beside buttons at its sides; lines of words are no longer than this. CSS px.</summary>
-    public const double WordsPaddingPx = 20, ArrowsPaddingPx = 68, WordsMostPx = 560;
+    /// <summary>Beside words over a slide; between arrows at its sides and words; lines of words are no longer than this. CSS px.</summary>
+    public const double WordsPaddingPx = 20, ArrowsGapPx = 24, WordsMostPx = 560;
 
     /// <summary>How words over slides are set: as in a band where one is seen at a time.</summary>
     public Setting WordsSetting => Block.Arrangement!.Kind == ArrangementKind.Slider ? Setting.Band : Setting.Cell;
 
     /// <summary>From a slide's sides to its words, CSS px.</summary>
-    public double WordsInsetPx(WidthClass c) => Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside && !WordsBelow[c] ? ArrowsPaddingPx : WordsPaddingPx;
+    public double WordsInsetPx(WidthClass c) => Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside && !WordsBelow[c] ? Controls.ArrowPx + ArrowsGapPx : WordsPaddingPx;
+
+    /// <summary>Room at the foot of a slide for the steps that stand inside it, below words over it, CSS px.</summary>
+    public double WordsFootPx(WidthClass c) => StepsStandInside(c) && !WordsBelow[c] ? StepsInsidePx(Controls) + WordsPaddingPx : WordsPaddingPx;
 
     /// <summary>Where the words of one of the slides do not fit over it: there the words of all stand below.</summary>
     public PerClass<bool> WordsBelow { get; private init; }
@@ -47,11 +50,22 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     {
         var slide = Layouts[c].Boxes[0];
         var width = slide.WidthAt(NarrowAt(c));
-        return Block.Slides.Any(s => PageFlow.HeightOf(s.Blocks, WordsSetting, WordsRoomPx(width, WordsInsetPx(c)), Page) + 2 * WordsPaddingPx > width / slide.Shape);
+        return Block.Slides.Any(s => PageFlow.HeightOf(s.Blocks, WordsSetting, WordsRoomPx(width, WordsInsetPx(c)), Page) + WordsPaddingPx + WordsFootPx(c) > width / slide.Shape);
     }
 
-    /// <summary>Its buttons and the count; a row of dots; one dot, which is as wide as a finger needs (WCAG 2.2, SC 2.5.8). CSS px.</summary>
-    private const double ButtonsPx = 48, ButtonsWidePx = 340, DotPx = 24, StepPicturePx = 64, RowGapPx = 4;
+    /// <summary>Round the buttons below; how wide they are with the count, for each px they are high; between them and a row of steps. CSS px.</summary>
+    private const double ButtonsGapPx = 16, ButtonsWidePx = 340.0 / 32, RowGapPx = 4;
+
+    /// <summary>Round steps that stand over the pictures, and from them to the pictures' foot, CSS px.</summary>
+    private const double PlatePx = 4, PlateFootPx = 8;
+
+    private SliderControls Controls => Slider.Controls;
+
+    /// <summary>How far up from the pictures' foot steps reach that stand over them, CSS px.</summary>
+    public static double StepsInsidePx(SliderControls controls) => controls.DotPx + 2 * PlatePx + PlateFootPx;
+
+    /// <summary>Whether the steps stand over the pictures: where one line holds them on the narrowest screen of a class. Small pictures never do.</summary>
+    public bool StepsStandInside(WidthClass c) => Controls.StepsInside && Slider.Steps == Steps.Dots && Stops[c].Length > 1 && Stops[c].Length * Controls.DotPx + 4 * PlatePx <= NarrowAt(c);
 
     /// <summary>How many of the first show after the last where it goes on from its end: as many as are in view, and what shows of the next.</summary>
     public int Again => !Slider.Loops || IsGallery ? 0 : Math.Min(Figures.Length, WidthClasses.All.Max(c => Block.Arrangement!.InView[c]) + 1);
@@ -59,14 +73,14 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     private Slider Slider => Block.Arrangement!.Slider;
 
     /// <summary>How wide and high what leads to one stop is, CSS px.</summary>
-    private double StepPx => Slider.Steps switch { Steps.Dots => DotPx, Steps.Pictures => StepPicturePx, _ => 0 };
+    private double StepPx => Slider.Steps switch { Steps.Dots => Controls.DotPx, Steps.Pictures => Controls.PicturePx, _ => 0 };
 
     /// <summary>Whether the steps find no room beside the buttons, on the narrowest screen of a class.</summary>
-    public bool DotsStandBelow(WidthClass c) => Slider.Steps != Steps.None && Stops[c].Length * StepPx > NarrowAt(c) - ButtonsWidePx;
+    public bool DotsStandBelow(WidthClass c) => Slider.Steps != Steps.None && !StepsStandInside(c) && Stops[c].Length * StepPx > NarrowAt(c) - ButtonsWidePx * Controls.ButtonPx;
 
     /// <summary>Room below a slider for its buttons and dots, CSS px; none where it does not move.</summary>
     public double BarPx(WidthClass c) => IsGallery || Stops[c].Length < 2 ? 0
-        : Math.Max(HasButtons ? ButtonsPx : 0, DotsStandBelow(c) ? 0 : StepPx) + (DotsStandBelow(c) ? RowGapPx + StepPx * Math.Ceiling(Stops[c].Length / Math.Max(1, Math.Floor(NarrowAt(c) / StepPx))) : 0);
+        : Math.Max(HasButtons ? Controls.ButtonPx + ButtonsGapPx : 0, DotsStandBelow(c) || StepsStandInside(c) ? 0 : StepPx) + (DotsStandBelow(c) ? RowGapPx + StepPx * Math.Ceiling(Stops[c].Length / Math.Max(1, Math.Floor(NarrowAt(c) / StepPx))) : 0);
 
     private bool HasButtons => Slider.Arrows == ArrowsAt.Below || Slider.PlaysItself || Slider.Counter;
 
@@ -103,7 +117,13 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
 
     /// <summary>Every picture with its width at every viewport.</summary>
     public IEnumerable<Stand> Stands => Figures.Select((figure, i) => new Stand(figure, Page, new(true, true, true),
-        SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Capped(Room.Within(box.PictureShare * box.Width), box.MostPx) : Room), Page.Style.Classes), null));
+        SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Capped(Room.Within(box.PictureShare * box.Width), box.MostPx).Framed(FramePx) : Room), Page.Style.Classes), null))
+        .Concat(Block.StepFigures.Select(step => new Stand(step, Page, new(true, true, true), SlotWidth.Of(Controls.PicturePx), null)));
+
+    private int FramePx => Page.Style.LookOf(Block.Arrangement!.Look).FramePx;
+
+    /// <summary>Where border and padding leave less than half of the smallest picture.</summary>
+    public IEnumerable<WidthClass> FramedTooMuchOn => FramePx == 0 ? [] : WidthClasses.All.Where(c => Layouts[c].Boxes.Min(box => box.WidthAt(NarrowAt(c))) < 2 * FramePx);
 
     /// <summary>Of a slider, the pictures in view together: width over height, at the class's reference width.</summary>
     public double PicturesShape(WidthClass c)

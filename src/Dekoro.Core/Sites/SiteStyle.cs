@@ -10,6 +10,10 @@ public sealed record SiteStyle
 {
     public string Name { get; init; } = "New site";
     public string Language { get; init; } = "en";
+
+    /// <summary>Where its days begin and end, by the name that the tz database has for it.</summary>
+    public string Zone { get; init; } = "UTC";
+
     public WidthClasses Classes { get; init; } = WidthClasses.Standard;
     public DeviceProfile Devices { get; init; } = DeviceProfile.Standard;
     public PerClass<double> PaddingPx { get; init; } = new(16, 32, 32);

@@ -4,6 +4,7 @@ using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Widths;
+using NodaTime;
 
 namespace Dekoro.Core.Sites;
 
@@ -19,15 +20,16 @@ public sealed record StyleReading(SiteStyle? Style, ImmutableArray<StyleError> E
 public sealed record ColourPair(string What, Contrast Contrast);
 
 /// <summary>What a person may set of a site's style, as it was typed: lengths in CSS px, colours as #rrggbb, shapes as 3:2.</summary>
+/// <param name="Zone">Null leaves it as it is.</param>
 public sealed record StyleValues(
     string Name, string Language, int TabletFromPx, int DesktopFromPx, PerClass<int> ReferencePx, PerClass<int> FirstScreenPx, PerClass<double> PaddingPx,
-    double ColumnPx, double WidePx, double GutterPx, double TextPx, double LineHeight, SiteColours Colours, ImmutableArray<string> Shapes)
+    double ColumnPx, double WidePx, double GutterPx, double TextPx, double LineHeight, SiteColours Colours, ImmutableArray<string> Shapes, string? Zone = null)
 {
     private const int MostShapes = 12, NarrowestScreenPx = 320, WidestScreenPx = 4000;
 
     public static StyleValues Of(SiteStyle style) => new(
         style.Name, style.Language, style.Classes.TabletFromPx, style.Classes.DesktopFromPx, style.Classes.ReferencePx, style.FirstScreenPx, style.PaddingPx,
-        style.ColumnPx, style.WidePx, style.GutterPx, style.TextPx, style.LineHeight, style.Colours, style.Shapes);
+        style.ColumnPx, style.WidePx, style.GutterPx, style.TextPx, style.LineHeight, style.Colours, style.Shapes, style.Zone);
 
     /// <param name="basis">Gives what cannot be set here: the faces and the devices of its visitors.</param>
     public StyleReading Read(SiteStyle basis)
@@ -37,6 +39,7 @@ public sealed record StyleValues(
         var errors = ImmutableArray.CreateBuilder<StyleError>();
         if (Name.Trim().Length is 0 or > 120) Refuse("name", "A site has a name, of at most 120 letters: it stands at the top of every page.");
         if (!IsLanguage(Language)) Refuse("language", "A language is written as browsers know it: en, de, pt-BR.");
+        if (Zone is not null && DateTimeZoneProviders.Tzdb.GetZoneOrNull(Zone) is null) Refuse("zone", "A time zone is named by a large city in it: Europe/London, America/New_York.");
         var classes = Classes(Refuse);
         foreach (var c in WidthClasses.All)
         {
@@ -66,6 +69,7 @@ public sealed record StyleValues(
         {
             Name = Name.Trim(),
             Language = Language,
+            Zone = Zone ?? basis.Zone,
             Classes = classes,
             FirstScreenPx = FirstScreenPx,
             PaddingPx = PaddingPx,

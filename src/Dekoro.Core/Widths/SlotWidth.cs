@@ -33,6 +33,10 @@ public sealed class SlotWidth : IEquatable<SlotWidth>
 
     public SlotWidth AtLeast(double minPx) => Pick(this, Constant(minPx), least: false);
 
+    /// <summary>What a frame leaves of it.</summary>
+    /// <param name="framePx">What border and padding take of the width, CSS px.</param>
+    public SlotWidth Framed(int framePx) => framePx == 0 ? this : Within(Affine.Container - Affine.Px(framePx)).AtLeast(1);
+
     /// <summary>The narrower of two slots at every width.</summary>
     public SlotWidth Cap(SlotWidth other) => Pick(this, other, least: true);
 

@@ -2,11 +2,11 @@
 const links = () => [...document.querySelectorAll('a[data-larger]')];
 const dialog = document.createElement('dialog');
 dialog.className = 'larger';
-dialog.innerHTML = `<figure tabindex="-1"><img alt=""><video controls playsinline hidden></video><figcaption></figcaption></figure><div class="larger-bar"><p class="larger-count" aria-live="polite"></p>
+dialog.innerHTML = `<figure tabindex="-1"><img alt=""><video controls playsinline hidden></video><div class="larger-words" tabindex="0" hidden></div><figcaption></figcaption></figure><div class="larger-bar"><p class="larger-count" aria-live="polite"></p>
 <button data-go="-1">Previous</button><button data-go="1">Next</button><button data-does="play">Play</button><button data-does="zoom">Zoom</button><button data-does="share">Share</button><a data-does="download" download>Download</a><button data-go="0">Close</button></div>`;
-const [figure, image, film, words, count] = ['figure', 'img', 'video', 'figcaption', '.larger-count'].map((one) => dialog.querySelector(one));
+const [figure, image, film, text, words, count] = ['figure', 'img', 'video', '.larger-words', 'figcaption', '.larger-count'].map((one) => dialog.querySelector(one));
 const [before, after, play, zoom, share, download] = dialog.querySelectorAll('button:not([data-go="0"]), a');
-let [set, at, came, timer] = [[], 0, null, 0];
+let [set, at, came, timer, frame] = [[], 0, null, 0, null];
 // Long enough to look at a picture and read a line.
 const stayMs = 5000;
 const plainName = 'view-';
@@ -15,15 +15,28 @@ function show(i) {
   at = (i + set.length) % set.length;
   const link = set[at];
   const small = link.querySelector('img');
-  const plays = link.dataset.film !== undefined;
+  const { shows } = link.dataset;
   figure.classList.remove('zoomed');
   figure.tabIndex = -1;
-  [image.hidden, film.hidden] = [plays, !plays];
+  [image.hidden, film.hidden, text.hidden] = [shows, shows !== 'film', shows !== 'words'].map(Boolean);
   film.pause();
-  if (plays) {
+  frame?.remove();
+  frame = null;
+  if (shows === 'film') {
     film.src = link.href;
     film.poster = small.currentSrc;
     film.setAttribute('aria-label', small.alt);
+  } else if (shows === 'words') {
+    text.textContent = document.querySelector(link.hash).firstChild.textContent;
+  } else if (shows) {
+    // One that is new adds nothing to the way back of the browser.
+    frame = document.createElement('iframe');
+    frame.src = link.dataset.frame ?? link.href;
+    frame.title = link.getAttribute('aria-label') || small.alt;
+    frame.allow = 'fullscreen; picture-in-picture';
+    // Another site's page must not put itself in the place of this one.
+    frame.sandbox = 'allow-scripts allow-same-origin allow-forms allow-popups allow-presentation';
+    text.before(frame);
   } else {
     image.src = link.href;
     image.alt = small.alt;
@@ -34,9 +47,10 @@ function show(i) {
   words.textContent = [link.closest('figure')?.querySelector('figcaption')?.textContent, offers('credit') && link.dataset.credit].filter(Boolean).join(' · ');
   count.textContent = set.length > 1 ? `${at + 1} / ${set.length}` : '';
   dialog.setAttribute('aria-label', words.textContent || small.alt);
-  zoom.hidden = plays || !offers('zoom');
+  zoom.hidden = shows || !offers('zoom');
   zoom.setAttribute('aria-pressed', 'false');
   share.textContent = 'Share';
+  download.hidden = (shows && shows !== 'film') || !offers('download');
   download.href = link.href;
 }
 
@@ -54,7 +68,6 @@ function open(link) {
   for (const button of [before, after]) button.hidden = set.length < 2;
   play.hidden = set.length < 2 || !offers('play');
   share.hidden = !offers('share');
-  download.hidden = !offers('download');
   if (!dialog.isConnected) document.body.append(dialog);
   show(set.indexOf(link));
   runs(false);
@@ -97,7 +110,7 @@ dialog.addEventListener('click', (event) => {
 dialog.addEventListener('keydown', (event) => {
   const go = { ArrowLeft: -1, ArrowRight: 1, Home: -at, End: set.length - 1 - at }[event.key];
   // A film's own keys, and those that move what is zoomed.
-  if (go === undefined || set.length < 2 || event.target === film || (figure.classList.contains('zoomed') && event.target === figure)) return;
+  if (go === undefined || set.length < 2 || event.target === film || event.target === text || (figure.classList.contains('zoomed') && event.target === figure)) return;
   event.preventDefault();
   runs(false);
   show(at + (document.dir === 'rtl' && event.key.startsWith('Arrow') ? -go : go));
@@ -112,6 +125,7 @@ dialog.addEventListener('pointerup', (event) => {
 dialog.addEventListener('close', () => {
   runs(false);
   film.pause();
+  frame?.remove();
   if (history.state?.larger) history.back();
   // To the picture that was seen last, so that the page goes on there.
   (set[at] ?? came)?.focus();

@@ -4,7 +4,7 @@ const still = matchMedia('(prefers-reduced-motion: reduce)');
 const framed = self !== top;
 function start(set) {
   const row = set.querySelector('.slides');
-  const { stays, change, kind, plays, loops, steps, arrows, counts, start: begins, shuffles, back, again: twice } = JSON.parse(set.dataset.moves);
+  const { stays, change, kind, plays, loops, steps, arrows, counts, start: begins, shuffles, back, again: twice, inside } = JSON.parse(set.dataset.moves);
   const all = JSON.parse(set.dataset.stops);
   const wide = JSON.parse(set.dataset.from).map((px) => matchMedia(`(min-width: ${px}px)`));
   const here = (list) => list[wide.filter((query) => query.matches).length];
@@ -101,11 +101,14 @@ function start(set) {
     for (const one of again) one.hidden = many < 2;
     at = Math.min(at, many - 1);
     [before.disabled, after.disabled] = [!loops && at === 0, !loops && at === many - 1];
+    const home = here(inside) ? sides : bar;
+    if (marks.parentNode !== home) home === bar ? told.before(marks) : home.append(marks);
     if (steps !== 'none' && marks.childElementCount !== many) {
       marks.replaceChildren(...stops().map((first, i) => {
         const step = button('', () => use(i));
         step.setAttribute('aria-label', `${i + 1} / ${many}`);
-        const picture = steps === 'pictures' && slides[first].querySelector('picture, img')?.cloneNode(true);
+        const own = slides[first].querySelector('template[data-step]')?.content.firstElementChild;
+        const picture = steps === 'pictures' && (own ?? slides[first].querySelector('picture, img'))?.cloneNode(true);
         if (picture) {
           for (const one of picture.querySelectorAll('source, img')) if (one.sizes) one.sizes = '64px';
           const image = picture.querySelector('img') ?? picture;

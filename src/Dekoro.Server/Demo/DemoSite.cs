@@ -36,7 +36,7 @@ internal static class DemoSite
         foreach (var (file, words) in site.Pictures.Where(p => ids.ContainsKey(p.Key))) Describe(workspace, ids[file], words);
         foreach (var (id, values) in site.Arrangements ?? [])
         {
-            var named = values with { Items = [.. values.Items.Select(i => i with { Asset = ids[i.Asset], Video = i.Video is null ? null : ids[i.Video] })] };
+            var named = values with { Items = [.. values.Items.Select(i => i with { Asset = ids[i.Asset], Instead = i.Instead is { Kind: InsteadKind.Film } film ? film with { Target = ids[film.Target] } : i.Instead })] };
             var reading = named.Check(id);
             workspace.Arrangements.Add(id, ArrangementValues.Of(reading.Arrangement ?? throw new InvalidDataException($"{id}: {reading.Sentence}")).Write(), clock.GetUtcNow());
         }

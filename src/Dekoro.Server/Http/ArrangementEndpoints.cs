@@ -35,11 +35,13 @@ internal static class ArrangementEndpoints
     }
 
     /// <summary>The arrangement as it stands on a page of its own, for the stage.</summary>
-    internal static async Task<IResult> Stage(string id, int? sheet, PlanBook book, Looking looking)
+    /// <param name="state">Null for how it is now.</param>
+    internal static async Task<IResult> Stage(string id, int? sheet, long? state, Workspace workspace, PlanBook book, Looking looking)
     {
-        if (book.ArrangementOf(id) is not { } set) return Results.NotFound();
+        var set = state is { } version ? workspace.ArrangementStates.Find(id, version) is { } then ? book.AsItStood(id, then.Content) : null : book.ArrangementOf(id);
+        if (set is null) return Results.NotFound();
         var page = ArrangementLooks.StagePage(set);
-        return Results.Text(await looking.PageAsync(Sheets.At(book.Whole(page), page.Document.Blocks[0].Id, sheet ?? 1), Looking.ForDesk), "text/html");
+        return Results.Text(await looking.PageAsync(Sheets.At(page, page.Document.Blocks[0].Id, sheet ?? 1), Looking.ForDesk), "text/html");
     }
 
     private static Ok<ArrangementList> List(Workspace workspace, PlanBook book)
@@ -64,13 +66,13 @@ internal static class ArrangementEndpoints
     private static Results<Ok<ArrangementLook>, ProblemHttpResult> Find(string id, Workspace workspace, PlanBook book) =>
         ArrangementLooks.Of(id, workspace, book) is { } look ? TypedResults.Ok(look) : NoArrangement();
 
-    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Change(string id, ArrangementValues values, Workspace workspace, PlanBook book, Events events, BackgroundWork background, HttpRequest request, TimeProvider clock)
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Change(string id, ArrangementValues values, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, HttpRequest request, TimeProvider clock)
     {
         if (workspace.Arrangements.Find(id) is null) return NoArrangement();
         if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.Of(428, "Say with If-Match which version of the arrangement this started from.");
         var reading = values.Check(id);
         if (reading.Arrangement is not { } set) return Problems.Of(400, reading.Sentence!, reading.Field);
-        if (!workspace.Arrangements.Save(id, version, ArrangementValues.Of(set).Write(), clock.GetUtcNow()))
+        if (!workspace.Arrangements.Save(id, version, ArrangementValues.Of(set).Write(), person.Now, clock.GetUtcNow()))
             return Problems.Of(409, "This arrangement was changed in another window since you opened it: yours is still here, and nothing was overwritten.", null, ("now", ArrangementLooks.Of(id, workspace, book)));
         events.Send("arrangement", new { id, version = version + 1 });
         background.Prepare();
@@ -119,5 +121,5 @@ internal static class ArrangementEndpoints
         return TypedResults.NoContent();
     }
 
-    private static ProblemHttpResult NoArrangement() => Problems.Of(404, "This arrangement is no longer there: go back to the list of arrangements.");
+    internal static ProblemHttpResult NoArrangement() => Problems.Of(404, "This arrangement is no longer there: go back to the list of arrangements.");
 }

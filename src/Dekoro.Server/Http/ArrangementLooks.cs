@@ -11,13 +11,17 @@ using Dekoro.Storage;
 
 namespace Dekoro.Server.Http;
 
+/// <param name="Notices">Of the whole set; those of single pictures stand with them.</param>
 /// <param name="Timing">Of a slider or carousel on desktops.</param>
 /// <param name="Uneven">Ids of items whose shape stands out among the others, where the cells are not of one shape.</param>
 /// <param name="Words">Of each picture, as the library has them; one that is missing is no longer there.</param>
 /// <param name="ItemWords">What is read out and shown with each item.</param>
 /// <param name="LargerBytes">About how much a picture weighs in the larger view, by the size of its file.</param>
 /// <param name="OverSlides">How readable words over slides are; null where none have words.</param>
-public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, Words> Words, IReadOnlyDictionary<string, ItemWords> ItemWords, IReadOnlyList<PageTitle> UsedIn, IReadOnlyList<string> Uneven, Timing? Timing, WordsOverLook? OverSlides, ItemOrders Orders, IReadOnlyDictionary<string, long> LargerBytes, IReadOnlyDictionary<string, ItemFit> Fits);
+public sealed record ArrangementLook(string Id, long Version, ArrangementValues Values, IReadOnlyDictionary<string, Words> Words, IReadOnlyDictionary<string, ItemWords> ItemWords, IReadOnlyList<PageTitle> UsedIn, IReadOnlyList<string> Uneven, Timing? Timing, WordsOverLook? OverSlides, ItemOrders Orders, IReadOnlyDictionary<string, long> LargerBytes, IReadOnlyDictionary<string, ItemFit> Fits, IReadOnlyDictionary<string, Dated> Dated, IReadOnlyList<string> Notices);
+
+/// <param name="Words">When it is shown.</param>
+public sealed record Dated(bool IsShown, string Words);
 
 /// <summary>How a picture of an arrangement fits where that is as wide as pages are.</summary>
 /// <param name="Worst">On any class of screen.</param>
@@ -50,7 +54,9 @@ internal static class ArrangementLooks
             Timing.Of(set, item => facts.TryGetValue(item.AssetId, out var picture) ? PagePlanner.CaptionOf(set.CaptionOf(item), picture) : ""), OverSlidesOf(plans),
             new(set.SortedBy(i => facts.GetValueOrDefault(i.AssetId)?.Words.Title, StringComparer.OrdinalIgnoreCase), set.SortedBy(i => DayOf(assets.GetValueOrDefault(i.AssetId)), StringComparer.Ordinal), set.SortedBy(i => -facts.GetValueOrDefault(i.AssetId)?.Size.Shape.Value)),
             facts.Count == 0 ? [] : Enum.GetValues<LargerSize>().ToDictionary(size => JsonNamingPolicy.CamelCase.ConvertName(size.ToString()), size => (long)facts.Values.Average(f => PagePlanner.LargeBytesOf(f, size))),
-            FitsOf(set, plans));
+            FitsOf(set, plans),
+            set.Items.Where(i => i.Dates is not null).ToDictionary(i => i.Id, i => new Dated(i.IsDue, i.Dates!.InWords(book.Today))),
+            [.. plans.SelectMany(p => p.Notices).Where(n => n.BlockId == "stage").Select(n => n.Sentence).Distinct()]);
 
         static string? DayOf(Asset? asset) => asset?.TakenOn ?? asset?.AddedAt.ToString("o", CultureInfo.InvariantCulture);
     }

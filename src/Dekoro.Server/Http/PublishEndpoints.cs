@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Dekoro.Core.Dates;
 using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -9,7 +10,8 @@ public sealed record Job(string Id, string State, PublishProgress Progress, Publ
 
 /// <param name="OtherFiles">Addresses at which a file that is no picture comes, changes or goes.</param>
 /// <param name="Changes">Of pages and of other files.</param>
-public sealed record PublishPreview(IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles, int Changes);
+/// <param name="Ahead">Days on which the public site becomes another by itself, in words.</param>
+public sealed record PublishPreview(IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles, int Changes, IReadOnlyList<string> Ahead);
 
 internal static class PublishEndpoints
 {
@@ -26,7 +28,7 @@ internal static class PublishEndpoints
     private static PublishPreview Preview(Publisher publisher)
     {
         var (pages, others) = publisher.Changes();
-        return new(pages, others, pages.Count(p => p.Change != "same") + others.Count);
+        return new(pages, others, pages.Count(p => p.Change != "same") + others.Count, [.. publisher.ChangesAhead().Select(RunDates.Named)]);
     }
 
     private static Results<Ok<IReadOnlyList<LadderLook>>, ProblemHttpResult> Ladders(Looking looking, string? against = null)
@@ -62,7 +64,7 @@ internal static class PublishEndpoints
         {
             var result = await publisher.PublishAsync(new Reporter(p => report(job with { Progress = p })), stop);
             var pages = result.Pages == 1 ? "1 page is" : $"{result.Pages} pages are";
-            job = job with { State = "done", Progress = new(1, 1, $"{pages} on the public site now. New files of pictures: {result.PicturesMade}."), Result = result };
+            job = job with { State = "done", Progress = new(1, 1, $"{pages} on the public site now. New files of pictures: {result.PicturesMade}.{(result.NextChange is { } next ? $" It becomes another by itself on {next}." : "")}"), Result = result };
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {

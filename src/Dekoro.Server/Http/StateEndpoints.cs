@@ -1,10 +1,11 @@
+using Dekoro.Core.Arrangements;
 using Dekoro.Server.Work;
 using Dekoro.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Dekoro.Server.Http;
 
-/// <summary>How a page stood at a time.</summary>
+/// <summary>How a page or an arrangement stood at a time.</summary>
 /// <param name="Version">Names the state.</param>
 /// <param name="By">Who kept it; empty where nobody gave a name.</param>
 /// <param name="IsNow">True for the state it is in.</param>
@@ -15,7 +16,26 @@ internal static class StateEndpoints
     public static void MapStates(this IEndpointRouteBuilder api)
     {
         api.MapGet("/pages/{id}/states", List).WithSummary("Every state that a page was kept in, the newest first, with who and when.");
+        api.MapGet("/arrangements/{id}/states", ListOfArrangement).WithSummary("Every state that an arrangement was kept in, the newest first, with who and when.");
+        api.MapPost("/arrangements/{id}/states/{version}/restore", RestoreArrangement).WithSummary("The arrangement is as it stood then, on all pages that show it; how it stands now stays among the states.");
         api.MapPost("/pages/{id}/states/{version}/restore", Restore).WithSummary("The draft is as it stood then; how it stands now stays among the states.");
+    }
+
+    private static Results<Ok<IReadOnlyList<StateLook>>, ProblemHttpResult> ListOfArrangement(string id, Workspace workspace) =>
+        workspace.Arrangements.Find(id) is { } set
+            ? TypedResults.Ok<IReadOnlyList<StateLook>>([.. workspace.ArrangementStates.Of(id).Select(s => new StateLook(s.Version, ArrangementValues.Read(s.Content).Name, s.KeptBy, s.BeganAt, s.KeptAt, s.Version == set.Version))])
+            : ArrangementEndpoints.NoArrangement();
+
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> RestoreArrangement(
+        string id, long version, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
+    {
+        if (workspace.Arrangements.Find(id) is not { } now) return ArrangementEndpoints.NoArrangement();
+        if (workspace.ArrangementStates.Find(id, version) is not { } state) return Problems.NoState();
+        if (!workspace.Arrangements.Save(id, now.Version, state.Content, person.Now, clock.GetUtcNow(), isNewState: true))
+            return Problems.Of(409, "The arrangement was changed at the same moment, so nothing was done: look at it as it is now, and try again.");
+        events.Send("arrangement", new { id, version = now.Version + 1 });
+        background.Prepare();
+        return TypedResults.Ok(ArrangementLooks.Of(id, workspace, book)!);
     }
 
     private static Results<Ok<IReadOnlyList<StateLook>>, ProblemHttpResult> List(string id, Workspace workspace) =>

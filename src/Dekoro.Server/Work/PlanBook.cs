@@ -8,16 +8,25 @@ using Dekoro.Core.Planning;
 using Dekoro.Core.Widths;
 using Dekoro.Publishing;
 using Dekoro.Storage;
+using NodaTime;
 
 namespace Dekoro.Server.Work;
 
 /// <summary>Brings what is stored to Core's planner: pages as sources, pictures as facts, the site as addresses.</summary>
-public sealed class PlanBook(Workspace workspace, Grids grids)
+public sealed class PlanBook(Workspace workspace, Grids grids, SiteClock clock)
 {
     /// <summary>Where the other files stand on the public site.</summary>
     public const string FilesFolder = "files/";
 
+    /// <summary>The day that is looked at; null for the one it is.</summary>
+    private LocalDate? Day { get; init; }
+
     private readonly ConcurrentDictionary<(string Page, long Version), Document> _documents = new();
+
+    public LocalDate Today => Day ?? clock.Today;
+
+    /// <summary>The same on another day, with what is dated as it is then.</summary>
+    public PlanBook On(LocalDate day) => new(workspace, grids, clock) { Day = day };
 
     /// <summary>The draft of a page as the planner takes it.</summary>
     public PageSource SourceOf(PageRow page) => new(page.Id, page.Title, page.Path, page.Summary, DocumentOf(page));
@@ -28,13 +37,21 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
     public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements(block => ArrangementOf(block.ArrangementId));
 
     /// <summary>The same page with its arrangements looked up.</summary>
-    public PageSource Whole(PageSource page) => page.Sheet is not null ? page : page with { Document = page.Document.WithArrangements(block => ArrangementOf(block.ArrangementId)) };
+    public PageSource Whole(PageSource page) => page.Sheet is not null ? page : page with { Document = page.Document.WithArrangements(block => block.Arrangement ?? ArrangementOf(block.ArrangementId)) };
 
-    /// <summary>As it is now; one that follows a search line holds what the library has of it.</summary>
+    /// <summary>As it is on this day; one that follows a search line holds what the library has of it.</summary>
     public Arrangement? ArrangementOf(string id)
     {
-        var set = KeptArrangement(id);
-        return set?.Follows is { } line ? set.Holding(workspace.Assets.Search(LibraryQuery.Read(line), [], 0, Arrangement.MostItems).Page.Select(a => a.Id)) : set;
+        return AsOnThisDay(KeptArrangement(id));
+    }
+
+    /// <summary>As it stood before, with the library and the day that there are now.</summary>
+    public Arrangement? AsItStood(string id, string content) => AsOnThisDay(ArrangementValues.Read(content).Check(id).Arrangement);
+
+    private Arrangement? AsOnThisDay(Arrangement? set)
+    {
+        if (set?.Follows is { } line) set = set.Holding(workspace.Assets.Search(LibraryQuery.Read(line), [], 0, Arrangement.MostItems).Page.Select(a => a.Id));
+        return set?.On(Today);
     }
 
     private Arrangement? KeptArrangement(string id) => workspace.Arrangements.Find(id) is not { } row ? null
@@ -65,7 +82,8 @@ public sealed class PlanBook(Workspace workspace, Grids grids)
         if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
         var figures = sources.SelectMany(s => s.Document.Figures).ToList();
         var assets = workspace.Assets.FindMany([.. figures.SelectMany(f => f.Assets).Distinct()]);
-        var behindWords = sources.SelectMany(s => s.Document.Grounded).Select(b => b.Ground.AssetId).OfType<string>().ToHashSet();
+        var behindWords = sources.SelectMany(s => s.Document.Grounded).Select(b => b.Ground.AssetId).OfType<string>()
+            .Concat(sources.SelectMany(s => s.Document.Arrangements).Where(a => a.Arrangement is { } set && set.Kind != ArrangementKind.Gallery && ControlsCheck.NeedsPictures(set.Slider, style.Colours)).SelectMany(a => a.Figures).Select(f => f.AssetId)).ToHashSet();
         var pictures = assets
             .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
         var layout = new PageLayout(style);

@@ -1,12 +1,14 @@
 using System.Security.Cryptography;
 using System.Text;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Dates;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
 using Dekoro.Publishing;
 using Dekoro.Storage;
+using NodaTime;
 
 namespace Dekoro.Server.Work;
 
@@ -19,13 +21,17 @@ public sealed record PageChange(string Id, string Title, string Path, string Cha
 /// <param name="Sentence">What is going on, or what came of it.</param>
 public sealed record PublishProgress(int Done, int Of, string Sentence);
 
-public sealed record Published(string Release, int Pages, int PicturesMade, int FilesWritten, int Files, long Bytes);
+/// <param name="NextChange">The day on which it becomes another by itself; null for never.</param>
+public sealed record Published(string Release, int Pages, int PicturesMade, int FilesWritten, int Files, long Bytes, string? NextChange);
 
 /// <summary>Plans every public page, makes the files the plans ask for, renders, and puts the whole live in one step.</summary>
-public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker maker, Renderer renderer, LiveSite live, TimeProvider clock)
+public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker maker, Renderer renderer, LiveSite live, SiteClock days, TimeProvider clock)
 {
     /// <summary>Name of the setting that holds which other files the public site was last made with.</summary>
     private const string PublishedFiles = "published-files";
+
+    /// <summary>So far ahead, and so often, the public site becomes another by itself before it has to be published again.</summary>
+    private const int MostDaysAhead = 400, MostChangesAhead = 60;
 
     private readonly SemaphoreSlim _one = new(1);
 
@@ -92,14 +98,26 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         {
             var rows = book.PublicPages();
             var content = rows.ToDictionary(r => r.Id, book.ContentOf);
-            var (files, made, beside) = await BuildAsync(rows, progress, stop);
+            var pages = PagesOf(book, rows).ToList();
+            var today = await BuildAsync(book, pages, progress, stop);
+            var (files, made) = (today.Files, today.Made);
+            var later = new List<LaterSite>();
+            foreach (var day in ChangesAhead())
+            {
+                // What is not dated is the same on every day.
+                var on = book.On(day);
+                var then = await BuildAsync(on, PagesOf(on, rows).Where(IsDated), progress, stop);
+                made += then.Made;
+                var standing = files.ExceptBy(pages.Where(IsDated).Select(FileNameOf), f => f.Key);
+                later.Add(new(days.StartOf(day), standing.Concat(then.Files).DistinctBy(f => f.Key).ToDictionary()));
+            }
             progress.Report(new(files.Count, files.Count, "Writing the pages."));
-            var (release, written) = live.GoLive(files);
+            var (release, written) = live.GoLive(files, later);
             workspace.Pages.MarkPublished(content, clock.GetUtcNow());
-            workspace.Settings.Set(PublishedFiles, Json.Write(beside));
+            workspace.Settings.Set(PublishedFiles, Json.Write(today.Beside));
             var bytes = files.Values.Sum(f => f.Bytes);
             workspace.Releases.Add(new(release, clock.GetUtcNow(), files.Count, bytes));
-            return new(release, rows.Count, made, written, files.Count, bytes);
+            return new(release, rows.Count, made, written, files.Count, bytes, NextChange());
         }
         finally
         {
@@ -108,10 +126,11 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     }
 
     /// <summary>The whole site into a folder for any web server; files that are the same already are left alone.</summary>
-    public async Task<(int Written, int Files)> ExportAsync(string folder, IProgress<PublishProgress> progress, CancellationToken stop)
+    /// <returns>With the day on which it would become another by itself, which a folder cannot.</returns>
+    public async Task<(int Written, int Files, string? NextChange)> ExportAsync(string folder, IProgress<PublishProgress> progress, CancellationToken stop)
     {
-        var (files, _, _) = await BuildAsync(book.PublicPages(), progress, stop);
-        return (StaticFolder.Export(folder, files), files.Count);
+        var built = await BuildAsync(book, PagesOf(book, book.PublicPages()), progress, stop);
+        return (StaticFolder.Export(folder, built.Files), built.Files.Count, NextChange());
     }
 
     /// <summary>Makes what the drafts ask for while nobody waits, so that publishing finds it there.</summary>
@@ -122,11 +141,28 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         await MakeAsync(plans, AssetsOf(plans), new Progress<PublishProgress>(), stop);
     }
 
-    private async Task<(IReadOnlyDictionary<string, SiteFile> Files, int Made, IReadOnlyDictionary<string, string> Beside)> BuildAsync(
-        IReadOnlyList<PageRow> rows, IProgress<PublishProgress> progress, CancellationToken stop)
+    /// <summary>Days on which the public site becomes another by itself.</summary>
+    public IReadOnlyList<LocalDate> ChangesAhead()
+    {
+        var today = days.Today;
+        var dated = PagesOf(book, book.PublicPages()).SelectMany(p => p.Document.Arrangements).Select(a => a.Arrangement).OfType<Arrangement>().DistinctBy(a => a.Id);
+        return [.. dated.SelectMany(a => a.ChangesWithin(today, today.PlusDays(MostDaysAhead))).Distinct().Order().Take(MostChangesAhead)];
+    }
+
+    private string? NextChange() => ChangesAhead() is [var first, ..] ? RunDates.Named(first) : null;
+
+    private static IEnumerable<PageSource> PagesOf(PlanBook book, IEnumerable<PageRow> rows) => rows.Select(book.SourceOf).Concat(book.ShownElsewhere()).SelectMany(Sheets.Of);
+
+    private static bool IsDated(PageSource page) => page.Main.Document.Arrangements.Any(a => a.Arrangement?.Items.Any(i => i.Dates is not null) ?? false);
+
+    private static string FileNameOf(PageSource page) => page.Path.Length == 0 ? "index.html" : page.Path + "/index.html";
+
+    private sealed record Built(SortedDictionary<string, SiteFile> Files, int Made, IReadOnlyDictionary<string, string> Beside);
+
+    private async Task<Built> BuildAsync(PlanBook book, IEnumerable<PageSource> pages, IProgress<PublishProgress> progress, CancellationToken stop)
     {
         var facts = book.Facts();
-        var plans = PlansOf(rows, facts);
+        var plans = pages.Select(p => PagePlanner.Plan(p, facts)).ToList();
         var assets = AssetsOf(plans);
         var made = await MakeAsync(plans, assets, progress, stop);
         var files = new SortedDictionary<string, SiteFile>(StringComparer.Ordinal);
@@ -147,7 +183,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         foreach (var plan in plans)
         {
             var html = await renderer.PageAsync(new PageModel(plan, frame, addresses, PageModel.RootOf(plan.Page.Path), IsProof: false), version);
-            files[plan.Page.Path.Length == 0 ? "index.html" : plan.Page.Path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
+            files[FileNameOf(plan.Page)] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
         }
         foreach (var (path, pageId) in workspace.Pages.OldAddresses())
         {
@@ -155,7 +191,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             if (plans.Find(p => p.Page.Id == pageId) is not { } plan || files.ContainsKey(path + "/index.html")) continue;
             files[path + "/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(await renderer.MovedAsync(frame, plan.Page, PageModel.RootOf(path))));
         }
-        return (files, made, Contents(beside));
+        return new(files, made, Contents(beside));
 
         IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure) =>
             figure.Cuts.SelectMany(cut => Offered(cut).SelectMany(cut.FilesIn)).Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);
@@ -184,7 +220,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         return made;
     }
 
-    private List<PagePlan> PlansOf(IEnumerable<PageRow> pages, PlanFacts facts) => [.. pages.Select(book.SourceOf).Concat(book.ShownElsewhere()).SelectMany(Sheets.Of).Select(p => PagePlanner.Plan(p, facts))];
+    private List<PagePlan> PlansOf(IEnumerable<PageRow> rows, PlanFacts facts) => [.. PagesOf(book, rows).Select(p => PagePlanner.Plan(p, facts))];
 
     private Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
         workspace.Assets.FindMany([.. plans.SelectMany(p => p.Assets).Distinct()]).ToDictionary(a => a.Id);

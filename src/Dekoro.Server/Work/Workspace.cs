@@ -41,6 +41,7 @@ public sealed class Workspace : IDisposable
         Editions = new Editions(Database);
         Pages = new Pages(Database);
         States = new PageStates(Database);
+        ArrangementStates = new ArrangementStates(Database);
         Sent = new SentDrafts(Database);
         Releases = new Releases(Database);
         Renditions = new Renditions(Database);
@@ -61,6 +62,7 @@ public sealed class Workspace : IDisposable
     public Editions Editions { get; }
     public Pages Pages { get; }
     public PageStates States { get; }
+    public ArrangementStates ArrangementStates { get; }
     public SentDrafts Sent { get; }
     public Releases Releases { get; }
     public Renditions Renditions { get; }
@@ -123,10 +125,10 @@ public sealed record StoredLook(string Id, string Name, LookValues Look)
 public sealed record StoredStyle(
     string Name, string? Language = null, SiteColours? Colours = null, WidthClasses? Classes = null, PerClass<double>? PaddingPx = null,
     double? ColumnPx = null, double? WidePx = null, double? GutterPx = null, double? TextPx = null, double? LineHeight = null,
-    PerClass<int>? FirstScreenPx = null, ImmutableArray<string>? Shapes = null, ImmutableArray<StoredLook>? Looks = null)
+    PerClass<int>? FirstScreenPx = null, ImmutableArray<string>? Shapes = null, ImmutableArray<StoredLook>? Looks = null, string? Zone = null)
 {
     public static StoredStyle Of(SiteStyle style) => new(style.Name, style.Language, style.Colours, style.Classes, style.PaddingPx,
-        style.ColumnPx, style.WidePx, style.GutterPx, style.TextPx, style.LineHeight, style.FirstScreenPx, style.Shapes, [.. style.Looks.Select(StoredLook.Of)]);
+        style.ColumnPx, style.WidePx, style.GutterPx, style.TextPx, style.LineHeight, style.FirstScreenPx, style.Shapes, [.. style.Looks.Select(StoredLook.Of)], style.Zone);
 
     public SiteStyle ToStyle()
     {
@@ -134,6 +136,7 @@ public sealed record StoredStyle(
         return style with
         {
             Language = Language ?? style.Language,
+            Zone = Zone ?? style.Zone,
             Colours = Colours ?? style.Colours,
             Classes = Classes ?? style.Classes,
             PaddingPx = PaddingPx ?? style.PaddingPx,

@@ -1,4 +1,5 @@
 using CsCheck;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
@@ -214,5 +215,24 @@ public sealed class PagePlanTests
         Assert.InRange(Weight(Film(true)) - Weight(Film(false)), 3_000_000, 3_000_000);
         BandBlock Band(string? film) => new("b", Ground.None with { AssetId = "kite", VideoId = film }, default, Side.Left, Down.Top, [Text("t", "Words")]);
         Assert.InRange(Weight(Band("film")) - Weight(Band(null)), 3_000_000, 3_000_000);
+    }
+
+    [Theory]
+    [InlineData("page:visit", true, null)]
+    [InlineData("https://dunes.example/", true, null)]
+    [InlineData("dunes.example", true, null)]
+    [InlineData("http://dunes.example/", false, "Only pages of this site")]
+    [InlineData("mailto:door@kites.example", false, "Only pages of this site")]
+    [InlineData("page:gone", false, "is gone")]
+    public void A_page_is_shown_in_the_larger_view_where_a_frame_may_show_it_and_else_its_link_leads_there(string link, bool framed, string? sentence)
+    {
+        var set = new Arrangement("a", "Reels", Gallery.Usual with { OpensLarger = false }, [new("i", "kite", true, new(false, null), null, new(FigureLinkKind.None)) { Instead = new LargerContent.Page(link) }]);
+        var plan = Plan(Page(new ArrangementBlock("set", "a", SizeRole.Column) { Arrangement = set }), [Picture()]);
+        var figure = Assert.Single(plan.Figures.Values);
+        Assert.Equal(framed, figure.Instead is not null);
+        if (sentence is null) Assert.Empty(plan.Notices);
+        else Assert.Contains(sentence, Assert.Single(plan.Notices).Sentence, StringComparison.Ordinal);
+        // No file is made that nobody opens, unless nothing else is left to lead to.
+        Assert.Equal(link == "page:gone", figure.LargeFile is not null);
     }
 }

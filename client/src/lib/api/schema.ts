@@ -2024,6 +2024,83 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/arrangements/{id}/states": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every state that an arrangement was kept in, the newest first, with who and when. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StateLook"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrangements/{id}/states/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The arrangement is as it stood then, on all pages that show it; how it stands now stays among the states. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    version: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ArrangementLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pages/{id}/states/{version}/restore": {
         parameters: {
             query?: never;
@@ -2999,6 +3076,10 @@ export interface components {
             fits: {
                 [key: string]: components["schemas"]["ItemFit"];
             };
+            dated: {
+                [key: string]: components["schemas"]["Dated"];
+            };
+            notices: string[];
         };
         ArrangementValues: {
             name: string;
@@ -3010,6 +3091,8 @@ export interface components {
             larger?: null | components["schemas"]["LargerView"];
             /** @default false */
             isShownElsewhere: boolean;
+            namedLook?: null | string;
+            ownLook?: null | components["schemas"]["LookValues"];
         };
         Arrival: {
             blockId: string;
@@ -3083,6 +3166,11 @@ export interface components {
             needed: number;
             isEnough: boolean;
         };
+        /**
+         * @default usual
+         * @enum {unknown}
+         */
+        ControlSize: "small" | "usual" | "large";
         Cut: {
             /** Format: int32 */
             x: number;
@@ -3113,6 +3201,10 @@ export interface components {
             sourceWidth: number;
             /** Format: int32 */
             sourceHeight: number;
+        };
+        Dated: {
+            isShown: boolean;
+            words: string;
         };
         /** @enum {unknown} */
         Down: "top" | "middle" | "bottom";
@@ -3394,6 +3486,16 @@ export interface components {
         /** Format: binary */
         IFormFile: string;
         IFormFileCollection: components["schemas"]["IFormFile"][];
+        /** @enum {unknown} */
+        InsteadKind: "film" | "hosted" | "page" | "words";
+        InsteadValues: {
+            kind: components["schemas"]["InsteadKind"];
+            target: string;
+            /** @default  */
+            player: string;
+            /** @default  */
+            title: string;
+        };
         ItemFit: {
             worst: components["schemas"]["FitWord"];
             fits: components["schemas"]["PerClassOfFitLook"];
@@ -3429,7 +3531,14 @@ export interface components {
             button: string;
             /** @default  */
             buttonLink: string;
-            video?: null | string;
+            instead?: null | components["schemas"]["InsteadValues"];
+            /** @default  */
+            from: string;
+            /** @default  */
+            until: string;
+            /** @default false */
+            yearly: boolean;
+            step?: null | string;
         };
         ItemWords: {
             alt: string;
@@ -3787,6 +3896,7 @@ export interface components {
             otherFiles: string[];
             /** Format: int32 */
             changes: number;
+            ahead: string[];
         };
         PublishProgress: {
             /** Format: int32 */
@@ -3807,6 +3917,7 @@ export interface components {
             files: number;
             /** Format: int64 */
             bytes: number;
+            nextChange: null | string;
         };
         ReachOffer: {
             extent: components["schemas"]["Extent"];
@@ -3981,6 +4092,11 @@ export interface components {
              */
             peekPx: number;
             words?: null | components["schemas"]["WordsOverValues"];
+            controlSize?: components["schemas"]["ControlSize"];
+            /** @default  */
+            controlColour: string;
+            /** @default false */
+            stepsInside: boolean;
         };
         SomeFiles: {
             items: components["schemas"]["FileItem"][];
@@ -4038,6 +4154,7 @@ export interface components {
             lineHeight: number;
             colours: components["schemas"]["SiteColours"];
             shapes: string[];
+            zone?: null | string;
         };
         Swap: {
             with: string;

@@ -1,12 +1,13 @@
 <!-- What is said of one picture of an arrangement: its words, where it leads, and as a slide how long it stands and what stands over it. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import type { SiteLook } from '$lib/api/client';
+  import { proofOf, type SiteLook } from '$lib/api/client';
+  import FromLibrary from '$lib/library/FromLibrary.svelte';
   import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
-  import FileChoice from '$lib/desk/FileChoice.svelte';
   import FitTable from '$lib/desk/FitTable.svelte';
   import LinkField from '$lib/desk/LinkField.svelte';
   import PictureLink from '$lib/desk/PictureLink.svelte';
+  import InsteadFields from './InsteadFields.svelte';
   import NumberField from './NumberField.svelte';
   import type { Item, Opened } from './opened.svelte';
 
@@ -15,7 +16,15 @@
   const videos = $derived(thereOf(files.data?.items, isVideo));
   const library = $derived(opened.look?.words[item.asset]);
   const fit = $derived(opened.look?.fits[item.id]);
-  const set = (change: Partial<Item>) => opened.setItem(item.id, change);
+  const setOf = (id: string) => (change: Partial<Item>) => opened.setItem(id, change);
+  const set = $derived(setOf(item.id));
+  const giving = (give: typeof set) => (written: string | null) => give({ buttonLink: written ?? '' });
+  const dated = $derived(opened.look?.dated[item.id]);
+  /** What comes back every year needs both days. */
+  const date = (change: Partial<Item>) => {
+    const both = { ...item, ...change };
+    set({ ...change, yearly: Boolean(both.yearly && both.from && both.until) });
+  };
   const slides = $derived(opened.wish!.kind !== 'gallery');
   const over = [
     ['title', 'Title over it'],
@@ -43,6 +52,44 @@
     </label>
     {#if !opened.wish!.follows}<button class="dk-button" onclick={() => opened.twice(item.id)}>Once more</button>{/if}
   </div>
+  {#if slides && opened.wish!.slider!.steps === 'pictures'}
+    <div class="flex items-center gap-2">
+      <span class="flex-1">Small picture as its step</span>
+      {#if item.step}
+        <img src={proofOf(item.step, 160)} alt="" class="h-8 w-10 rounded-[2px] object-cover" />
+        <button class="dk-link" onclick={() => set({ step: null })}>the slide’s own</button>
+      {:else}
+        <FromLibrary label="Another" many={false} onchoose={([step]) => set({ step: step ?? null })} />
+      {/if}
+    </div>
+  {/if}
+  <fieldset class="grid grid-cols-2 gap-2">
+    <label class="dk-label"
+      >First day<input
+        type="date"
+        class="dk-field"
+        value={item.from}
+        onchange={(event) => date({ from: event.currentTarget.value })}
+      /></label
+    >
+    <label class="dk-label"
+      >Last day<input
+        type="date"
+        class="dk-field"
+        value={item.until}
+        onchange={(event) => date({ until: event.currentTarget.value })}
+      /></label
+    >
+    <label class="flex min-h-6 items-center gap-1.5"
+      ><input
+        type="checkbox"
+        checked={item.yearly}
+        disabled={!item.from || !item.until}
+        onchange={(event) => set({ yearly: event.currentTarget.checked })}
+      />every year</label
+    >
+    {#if dated}<span class="self-center {dated.isShown ? '' : 'text-soft'}">{dated.words}</span>{/if}
+  </fieldset>
   {#if item.asset !== ''}
     <label class="dk-label"
       >Alt text<input
@@ -87,7 +134,7 @@
         <LinkField
           value={item.buttonLink ?? ''}
           hint="Until it leads somewhere, visitors do not see the button."
-          onset={(written) => set({ buttonLink: written ?? '' })}
+          onset={giving(set)}
         />
       </div>
     {/if}
@@ -102,19 +149,16 @@
     />
   {/if}
   {#if item.asset !== ''}
-    {#if videos.length > 0 && (item.linkKind === 'none' || item.linkKind === 'largeFile')}
-      <FileChoice
-        label="Film that plays in its place"
-        value={item.video ?? null}
-        files={videos}
-        onset={(video) => set({ video })}
+    {#if item.linkKind === 'none' || item.linkKind === 'largeFile'}
+      <InsteadFields {item} {videos} onset={set} />
+    {/if}
+    {#if item.instead?.kind !== 'page' && item.instead?.kind !== 'words'}
+      <PictureLink
+        kind={item.linkKind ?? 'none'}
+        target={item.linkTarget ?? ''}
+        none="as for the whole set"
+        onset={set}
       />
     {/if}
-    <PictureLink
-      kind={item.linkKind ?? 'none'}
-      target={item.linkTarget ?? ''}
-      none="as for the whole set"
-      onset={set}
-    />
   {/if}
 </div>

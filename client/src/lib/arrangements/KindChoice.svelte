@@ -4,6 +4,7 @@
   import GalleryFields from './GalleryFields.svelte';
   import { entriesOf, kinds, type Opened } from './opened.svelte';
   import LargerFields from './LargerFields.svelte';
+  import LookOfSet from './LookOfSet.svelte';
   import SliderFields from './SliderFields.svelte';
   import WhereFrom from './WhereFrom.svelte';
 
@@ -25,6 +26,11 @@
     {/if}
   </div>
 {/if}
+{#if opened.look?.notices.length}
+  <div class="border-b border-hair px-4 py-3" role="status">
+    {#each opened.look.notices as notice (notice)}<p class="text-soft">{notice}</p>{/each}
+  </div>
+{/if}
 <div class="border-b border-hair px-4 py-3">
   <div class="flex gap-1.5" role="group" aria-label="Kind">
     {#each entriesOf(kinds) as [kind, name] (kind)}<button
@@ -36,4 +42,5 @@
 </div>
 {#if opened.wish!.kind === 'gallery'}<GalleryFields {opened} {site} />{:else}<SliderFields {opened} {site} />{/if}
 {#if opensLarger}<LargerFields {opened} />{/if}
+<LookOfSet {opened} {site} />
 <WhereFrom {opened} />

@@ -73,11 +73,16 @@
   {#each items as one, i (one.id)}
     {@const title = opened.titleOf(one)}
     {@const fit = opened.look?.fits[one.id]}
+    {@const dated = opened.look?.dated[one.id]}
+    {@const shown = one.isOn && (dated?.isShown ?? true)}
     <div role="listitem" class="flex-none {tall ? '' : 'w-24'}">
       <button
         class="relative block w-full cursor-pointer"
         aria-pressed={choosing.ids.has(one.id)}
-        aria-label="{i + 1}: {title}{one.isOn ? '' : ', off'}{fit && fit.worst !== 'sharp' ? `, ${fit.worst}` : ''}"
+        aria-label="{i + 1}: {title}{one.isOn ? '' : ', off'}{dated ? `, ${dated.words}` : ''}{fit &&
+        fit.worst !== 'sharp'
+          ? `, ${fit.worst}`
+          : ''}"
         onclick={(event) => press(event, one.id)}
         onkeydown={(event) => keys(event, one.id)}
       >
@@ -86,7 +91,7 @@
         {/if}
         {#if one.asset === ''}
           <span
-            class="grid h-16 w-full place-items-center overflow-hidden rounded-[3px] bg-base-300 p-1 {one.isOn
+            class="grid h-16 w-full place-items-center overflow-hidden rounded-[3px] bg-base-300 p-1 {shown
               ? ''
               : 'opacity-35'} {choosing.ids.has(one.id) ? 'outline-2 outline-offset-1 outline-crop' : ''}">{title}</span
           >
@@ -94,7 +99,7 @@
           <img
             src={proofOf(one.asset, 160)}
             alt=""
-            class="h-16 w-full rounded-[3px] object-cover {one.isOn ? '' : 'opacity-35'} {choosing.ids.has(one.id)
+            class="h-16 w-full rounded-[3px] object-cover {shown ? '' : 'opacity-35'} {choosing.ids.has(one.id)
               ? 'outline-2 outline-offset-1 outline-crop'
               : ''}"
           />
@@ -120,4 +125,6 @@
     </div>
   {/each}
 </div>
-{#if tall && item}<div class="mt-2"><ItemFields {opened} {item} {limits} /></div>{/if}
+{#if tall && item}<div class="mt-2">
+    {#key item.id}<ItemFields {opened} {item} {limits} />{/key}
+  </div>{/if}

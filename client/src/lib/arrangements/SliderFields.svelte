@@ -3,9 +3,18 @@
   import type { SiteLook } from '$lib/api/client';
   import CaptionFields from './CaptionFields.svelte';
   import Choice from './Choice.svelte';
+  import ColourChoice from '$lib/desk/ColourChoice.svelte';
   import NumberEach from './NumberEach.svelte';
   import NumberField from './NumberField.svelte';
-  import { arrowPlaces, changeKinds, entriesOf, stepKinds, type Opened, type SliderValues } from './opened.svelte';
+  import {
+    arrowPlaces,
+    changeKinds,
+    controlSizes,
+    entriesOf,
+    stepKinds,
+    type Opened,
+    type SliderValues,
+  } from './opened.svelte';
   import TimingStrip from './TimingStrip.svelte';
   import Turns from './Turns.svelte';
   import WordsOver from './WordsOver.svelte';
@@ -28,6 +37,7 @@
     ...(slider.playsItself ? [['backwards', 'goes backwards by itself'] as const] : []),
     ['loops', 'goes on from the last to the first'],
     ['shuffles', 'in another order at each visit'],
+    ...(slider.steps === 'dots' ? [['stepsInside', 'dots stand over the pictures'] as const] : []),
     ['counter', 'says which of how many'],
     ['opensLarger', 'a press opens the larger view'],
   ] as const);
@@ -88,6 +98,21 @@
     offers={entriesOf(stepKinds)}
     onset={(steps) => set({ steps })}
   />
+  <Choice
+    label="Buttons and steps are"
+    now={slider.controlSize!}
+    offers={entriesOf(controlSizes)}
+    onset={(controlSize) => set({ controlSize })}
+  />
+  <div class="mt-3">
+    <ColourChoice
+      label="Colour of buttons and steps"
+      colours={site.bands.colours}
+      value={slider.controlColour || null}
+      none="the page’s own"
+      onset={(colour) => set({ controlColour: colour ?? '' })}
+    />
+  </div>
   <div class="mt-3 grid grid-cols-2 gap-2">
     {#each numbers as [name, label, least, most] (name)}
       <NumberField {label} value={slider[name] ?? least} {least} {most} onset={(to) => set({ [name]: to ?? least })} />

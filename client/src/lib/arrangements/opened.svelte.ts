@@ -235,4 +235,5 @@ export const galleryKinds = {
 } as const;
 export const stepKinds = { dots: 'dots', pictures: 'small pictures', none: 'none' } as const;
 export const arrowPlaces = { below: 'below', inside: 'over the pictures', none: 'none' } as const;
+export const controlSizes = { small: 'small', usual: 'usual', large: 'large' } as const;
 export const captionPlaces = { none: 'none', below: 'below', over: 'over', pointing: 'on pointing' } as const;

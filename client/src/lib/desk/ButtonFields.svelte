@@ -5,16 +5,14 @@
   import type { ButtonAttrs } from './schema';
 
   let { desk, button }: { desk: Desk; button: ButtonAttrs } = $props();
-  const set = (change: Partial<ButtonAttrs>) => button.id && desk.setButton(button.id, change);
+  const setOf = (id: ButtonAttrs['id']) => (change: Partial<ButtonAttrs>) => id && desk.setButton(id, change);
+  const set = $derived(setOf(button.id));
+  const giving = (give: typeof set) => (link: string | null) => void give({ link: link ?? '' });
 </script>
 
 <div class="border-b border-hair px-4 py-3">
   <h3 class="mb-2 font-semibold">Where the button leads</h3>
-  <LinkField
-    value={button.link}
-    onset={(link) => set({ link: link ?? '' })}
-    hint="Until this is set, visitors do not see the button."
-  />
+  <LinkField value={button.link} onset={giving(set)} hint="Until this is set, visitors do not see the button." />
 </div>
 <div class="border-b border-hair px-4 py-3">
   <h3 class="mb-2 font-semibold">The button is</h3>

@@ -26,7 +26,8 @@
   /** What a place that waits for a picture wants of it. */
   const wants = $derived(desk.look?.notices.find((notice) => notice.blockId === id)?.sentence ?? '');
   const file = $derived(picture.data?.file);
-  const set = (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
+  const setOf = (id: string) => (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
+  const set = $derived(setOf(id));
   let open = $state({
     cut: false,
     place: true,
@@ -227,7 +228,12 @@
   </Group>{/if}
 
 <Group name="Look" value={lookName} bind:open={open.look}>
-  <LookChoice {desk} {figure} onset={(chosen) => set({ look: chosen })} />
+  <LookChoice
+    site={desk.site}
+    look={figure.look}
+    onset={(chosen) => set({ look: chosen })}
+    onlooks={(looks) => desk.restyled({ ...desk.site, looks })}
+  />
 </Group>
 
 {#if figure.asset !== ''}<Group

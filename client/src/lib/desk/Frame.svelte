@@ -7,7 +7,7 @@
   import Chosen from './Chosen.svelte';
   import { gapsOf, nearest } from './geometry';
   import { holdStill } from '$lib/ui/holdStill';
-  import { restyle } from './inStep';
+  import { restyle } from '$lib/ui/restyle';
   import { frameKeys } from './keys';
 
   let { desk, onkey }: { desk: Desk; onkey: (event: KeyboardEvent) => void } = $props();

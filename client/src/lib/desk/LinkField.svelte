@@ -21,9 +21,11 @@
   });
 
   async function read(text: string) {
+    // Another thing may be chosen before the answer is there: what was typed belongs to this one.
+    const give = onset;
     try {
       reading = await answer(api.GET('/api/links', { params: { query: { typed: text } } }));
-      if (reading.written) onset(reading.written);
+      if (reading.written) give(reading.written);
     } catch (error) {
       reading = { written: null, repair: null, error: sentenceOf(error) };
     }

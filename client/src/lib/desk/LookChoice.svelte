@@ -1,16 +1,25 @@
 <!-- A picture's look: plain, one of the site's, or one of its own, which may be given a name and shared. -->
 <script lang="ts">
-  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { answer, api, sentenceOf, type SiteLook } from '$lib/api/client';
   import { count } from '$lib/ui/words';
-  import type { Desk } from './desk.svelte';
   import LookFields from './LookFields.svelte';
   import { newId, type FigureAttrs, type LookAttrs } from './schema';
 
-  let { desk, figure, onset }: { desk: Desk; figure: FigureAttrs; onset: (look: FigureAttrs['look']) => void } =
-    $props();
+  let {
+    site,
+    look,
+    onset,
+    onlooks,
+  }: {
+    site: SiteLook;
+    look: FigureAttrs['look'];
+    onset: (look: FigureAttrs['look']) => void;
+    /** The site's looks have changed. */
+    onlooks: (looks: SiteLook['looks']) => Promise<void> | void;
+  } = $props();
   const id = $props.id();
-  const named = $derived(desk.site.looks.find((one) => one.id === figure.look));
-  const own = $derived(figure.look !== null && typeof figure.look !== 'string' ? figure.look : null);
+  const named = $derived(site.looks.find((one) => one.id === look));
+  const own = $derived(look !== null && typeof look !== 'string' ? look : null);
   let changing = $state(false);
   let name = $state('');
   let problem = $state('');
@@ -18,7 +27,7 @@
   const plain = $derived<LookAttrs>({
     line: 'solid',
     linePx: 1,
-    lineColour: desk.site.bands.colours.find((one) => one.name === 'ink')?.colour ?? '#000000',
+    lineColour: site.bands.colours.find((one) => one.name === 'ink')?.colour ?? '#000000',
     roundPx: [0, 0, 0, 0],
     paddingPx: 0,
     background: null,
@@ -30,7 +39,7 @@
     try {
       const params = { path: { id: lookId } };
       const looks = await answer(api.PUT('/api/site/looks/{id}', { params, body: { name: called, look } }));
-      await desk.restyled({ ...desk.site, looks });
+      await onlooks(looks);
       return true;
     } catch (error) {
       problem = sentenceOf(error);
@@ -49,7 +58,7 @@
     problem = '';
     try {
       const looks = await answer(api.DELETE('/api/site/looks/{id}', { params: { path: { id: lookId } } }));
-      await desk.restyled({ ...desk.site, looks });
+      await onlooks(looks);
     } catch (error) {
       problem = sentenceOf(error);
     }
@@ -68,19 +77,14 @@
   }}
 >
   <option value="">plain</option>
-  {#each desk.site.looks as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+  {#each site.looks as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
   <option value="own">a look of its own</option>
 </select>
 {#if problem}<p class="dk-problem mt-1" role="alert">{problem}</p>{/if}
 
 {#if own}
   <div class="mt-2.5">
-    <LookFields
-      look={own}
-      colours={desk.site.bands.colours}
-      limits={desk.site.lookLimits}
-      onset={(look) => onset(look)}
-    />
+    <LookFields look={own} colours={site.bands.colours} limits={site.lookLimits} onset={(look) => onset(look)} />
   </div>
   <form
     class="mt-2.5 flex items-end gap-2 border-t border-hair pt-2.5"
@@ -106,14 +110,14 @@
     <div class="mt-2.5">
       <LookFields
         look={named.look}
-        colours={desk.site.bands.colours}
-        limits={desk.site.lookLimits}
+        colours={site.bands.colours}
+        limits={site.lookLimits}
         onset={(look) => void keep(named.id, look, named.name)}
       />
     </div>
   {/if}
 {/if}
-{#each desk.site.looks.filter((one) => one.places === 0 && one.id !== figure.look) as one (one.id)}
+{#each site.looks.filter((one) => one.places === 0 && one.id !== look) as one (one.id)}
   <p class="mt-1.5 text-quiet">
     {one.name} is on no picture. <button class="dk-link" onclick={() => void takeOut(one.id)}>take it out</button>
   </p>

@@ -2,9 +2,10 @@
 <script lang="ts">
   import X from '@lucide/svelte/icons/x';
   import Fit from '$lib/ui/Fit.svelte';
+  import { restyle } from '$lib/ui/restyle';
   import { weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
-  import { bringTo, restyle, standOf } from './inStep';
+  import { bringTo, standOf } from './inStep';
 
   let { desk }: { desk: Desk } = $props();
   const drawnPx = 236;

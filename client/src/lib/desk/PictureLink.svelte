@@ -12,6 +12,8 @@
     onset,
   }: { kind: Link['linkKind']; target: string; none?: string; onset: (link: Link) => void } = $props();
   const id = $props.id();
+  const giving = (give: (link: Link) => void) => (written: string | null) =>
+    give(written === null ? { linkKind: 'none', linkTarget: '' } : linkOf(written));
 </script>
 
 <label class="dk-label" for={id}>A click leads to</label>
@@ -29,6 +31,6 @@
   <LinkField
     value={kind === 'page' ? `page:${target}` : target}
     hint="Until there is an address, the picture leads nowhere."
-    onset={(written) => onset(written === null ? { linkKind: 'none', linkTarget: '' } : linkOf(written))}
+    onset={giving(onset)}
   />
 {/if}

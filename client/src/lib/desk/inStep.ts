@@ -23,9 +23,3 @@ export function bringTo(page: Document, stand: Stand) {
   const box = page.querySelector(`#content [data-block="${CSS.escape(stand.id)}"]`)?.getBoundingClientRect();
   if (box) view.scrollTo(0, view.scrollY + box.top + stand.part * box.height - stand.below);
 }
-
-/** Fetches a page's style sheet again where it is another by now. */
-export function restyle(inside: Document | null | undefined, times: number) {
-  const sheet = inside?.querySelector<HTMLLinkElement>('link[rel=stylesheet][href*="site.css"]');
-  if (sheet && times > 0) sheet.href = `${sheet.href.split('?')[0]}?${times}`;
-}

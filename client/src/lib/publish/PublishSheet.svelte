@@ -14,6 +14,7 @@
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
   const others = $derived(preview.data?.otherFiles ?? []);
+  const ahead = $derived(preview.data?.ahead ?? []);
 
   // Only opening begins anew: the end of a run must stay to be read.
   $effect(() => {
@@ -73,11 +74,22 @@
       {/each}
     </ul>
   {/if}
+  {#if !job && ahead.length > 0}
+    <p class="mt-3">
+      By its dates the public site becomes another by itself on {ahead.slice(0, 3).join(', ')}{ahead.length > 3
+        ? ` and ${ahead.length - 3} more days`
+        : ''}. Publish once a year, or what is further ahead does not come.
+    </p>
+  {/if}
   {#if problem}<p class="dk-problem mt-3" role="alert">{problem}</p>{/if}
   {#snippet foot()}
     <button class="dk-button" onclick={() => (open = false)}>{job && !running ? 'Done' : 'Not now'}</button>
     {#if !job || running}
-      <button class="dk-button main" disabled={running || changed.length + others.length === 0} onclick={publish}>
+      <button
+        class="dk-button main"
+        disabled={running || changed.length + others.length + ahead.length === 0}
+        onclick={publish}
+      >
         {running ? 'Publishing' : 'Publish now'}
       </button>
     {/if}

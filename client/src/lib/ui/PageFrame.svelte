@@ -2,12 +2,14 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { holdStill } from './holdStill';
+  import { restyle } from './restyle';
 
   let {
     src,
     title,
     widthPx,
     anew = 0,
+    styled = 0,
     onkey,
   }: {
     src: string;
@@ -15,6 +17,8 @@
     widthPx: number;
     /** Where it counts up, what the page shows is drawn anew in its place, without the page being opened again. */
     anew?: number;
+    /** Where it counts up, the site's style is another. */
+    styled?: number;
     /** Keys that are pressed while the page has the focus, for scrolling it. */
     onkey?: (event: KeyboardEvent) => void;
   } = $props();
@@ -59,6 +63,8 @@
     }
     inside.dispatchEvent(new Event('drawn'));
   }
+
+  $effect(() => restyle(frame?.contentDocument, styled));
 
   $effect.pre(() => {
     const page = pageOf(src);

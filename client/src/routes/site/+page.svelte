@@ -111,6 +111,18 @@
           onchange={(event) => style.change({ language: event.currentTarget.value.trim() })}
         />
         {#if style.errorAt('language')}<p class="dk-problem" role="alert">{style.errorAt('language')}</p>{/if}
+        <label class="dk-label mt-2" for="site-zone">Time zone, in which its days begin</label>
+        <input
+          id="site-zone"
+          class="dk-field"
+          list="zones"
+          value={v.zone}
+          onchange={(event) => style.change({ zone: event.currentTarget.value.trim() })}
+        />
+        <datalist id="zones">
+          {#each Intl.supportedValuesOf('timeZone') as zone (zone)}<option value={zone}></option>{/each}
+        </datalist>
+        {#if style.errorAt('zone')}<p class="dk-problem" role="alert">{style.errorAt('zone')}</p>{/if}
       </Group>
 
       <Group name="Widths" value="tablet from {v.tabletFromPx}, desktop from {v.desktopFromPx}" bind:open={open.widths}>

@@ -4,11 +4,11 @@
   import { onMount } from 'svelte';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
-  import { beforeNavigate } from '$app/navigation';
+  import { beforeNavigate, goto } from '$app/navigation';
   import { page } from '$app/state';
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
-  import { sitePlan } from '$lib/api/queries';
+  import { queryClient, sitePlan } from '$lib/api/queries';
   import ItemFields from '$lib/arrangements/ItemFields.svelte';
   import KindChoice from '$lib/arrangements/KindChoice.svelte';
   import { Opened } from '$lib/arrangements/opened.svelte';
@@ -18,6 +18,7 @@
   import { classes } from '$lib/desk/choices';
   import type { WidthClass } from '$lib/desk/schema';
   import FilePick from '$lib/ui/FilePick.svelte';
+  import FromLibrary from '$lib/library/FromLibrary.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
   import { count } from '$lib/ui/words';
 
@@ -26,14 +27,29 @@
   let failed = $state('');
   let at = $state<WidthClass>('desktop');
   let table = $state(false);
+  let styled = $state(0);
   const item = $derived(
     opened.wish?.items.find((one) => opened.choosing.ids.size === 1 && opened.choosing.ids.has(one.id)),
   );
   onMount(() => {
     opened.load().catch((error) => (failed = sentenceOf(error)));
-    return on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version));
+    const offs = [
+      on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version)),
+      // A look that it has may be another now.
+      on('site', async () => {
+        await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 });
+        styled++;
+        opened.kept++;
+      }),
+    ];
+    return () => offs.forEach((off) => off());
   });
   beforeNavigate(() => void opened.keep());
+
+  async function showHistory() {
+    await opened.keep();
+    await goto(`/arrangements/${opened.id}/history`);
+  }
 
   function keys(event: KeyboardEvent) {
     const typing = (event.target as Element).matches('input:not([type=range], [type=checkbox]), select, textarea');
@@ -69,6 +85,7 @@
         <div class="mt-2 flex flex-wrap gap-1.5">
           <button class="dk-button" disabled={!opened.canUndo} onclick={opened.undo}><Undo size={14} />Undo</button>
           <button class="dk-button" disabled={!opened.canRedo} onclick={opened.redo}><Redo size={14} />Redo</button>
+          <button class="dk-button" onclick={showHistory}>History</button>
         </div>
       </div>
       <KindChoice {opened} site={site.data} />
@@ -87,6 +104,7 @@
           <PageFrame
             src="/stage/{opened.id}"
             anew={opened.kept}
+            {styled}
             title="The arrangement at {site.data.classes.referencePx[at]} px"
             widthPx={site.data.classes.referencePx[at]}
           />
@@ -97,6 +115,9 @@
           <h2 class="font-semibold">Running order</h2>
           <span class="text-quiet">drag, or use the arrows</span>
           <span class="ml-auto"></span>
+          {#if !opened.wish.follows}
+            <FromLibrary label="From the library" onchoose={(ids) => opened.add(ids)} />
+          {/if}
           <ReadIn {opened} />
           <FilePick label="Pictures to add" onfiles={(files) => void opened.addFiles(files)}
             >From this computer</FilePick

@@ -1,0 +1,30 @@
+namespace Dekoro.Core.Documents;
+
+/// <summary>
+/// What a picture of a set stands for, shown once a visitor asks. Films play in the larger view or, where the picture does not open it, in the
+/// picture's own place; pages and words are always shown in the larger view.
+/// </summary>
+public abstract record LargerContent
+{
+    private LargerContent() { }
+
+    /// <summary>A file of the library.</summary>
+    public sealed record Film(string FileId) : LargerContent;
+
+    /// <summary>A video that another site plays.</summary>
+    public sealed record Hosted(VideoChoice.Hosted Video) : LargerContent;
+
+    /// <summary>A page in a frame.</summary>
+    /// <param name="Link">As it is written in the document: a page of this site, or an address over https.</param>
+    public sealed record Page(string Link) : LargerContent;
+
+    public sealed record Words(string Text) : LargerContent;
+
+    /// <summary>As a video that plays in the picture's place; null for what does not.</summary>
+    public VideoChoice? InPlace => this switch
+    {
+        Film film => new VideoChoice.Own(film.FileId, null, Controls: true, Loops: false, StartsItself: false),
+        Hosted hosted => hosted.Video,
+        _ => null,
+    };
+}
