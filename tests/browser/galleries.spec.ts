@@ -191,7 +191,7 @@ async function standing(page: Page) {
   return page.locator('.set').evaluate((set) => {
     const room = set.getBoundingClientRect();
     const figures = [...set.querySelectorAll<HTMLElement>('figure[data-block]')].filter((one) => one.getClientRects().length > 0);
-    return { width: room.width, boxes: figures.map((one) => ((box) => ({ id: one.dataset.block!, left: box.left - room.left, top: box.top - room.top, right: box.right - room.left, bottom: box.bottom - room.top }))(one.querySelector('.in-set')!.getBoundingClientRect())), pictures: figures.map((one) => ({ id: one.dataset.block!, px: one.querySelector('img')!.getBoundingClientRect().width })) };
+    return { width: room.width, boxes: figures.map((one) => ((box) => ({ id: one.dataset.block!, left: box.left - room.left, top: box.top - room.top, right: box.right - room.left, bottom: box.bottom - room.top }))(one.querySelector('.in-set')!.getBoundingClientRect())), pictures: figures.map((one) => ({ id: one.dataset.block!, px: ((image) => ((style) => image.getBoundingClientRect().width - (style.boxSizing === 'border-box' ? parseFloat(style.paddingLeft) * 2 + parseFloat(style.borderLeftWidth) * 2 : 0))(getComputedStyle(image)))(one.querySelector('img')!) })) };
   });
 }
 
@@ -210,6 +210,8 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
     const kind = one(['grid', 'rows', 'level', 'even']);
     look = await lookOf(own, look.id);
     look.values.items = Array.from({ length: int(1, 14) }, (_, k) => ({ id: `i${k}`, asset: one(pictures) }));
+    // Some stand in frames: as wide as what the frame leaves, in boxes that are as they were.
+    Object.assign(look.values, { ownLook: random() < 0.3 ? { line: 'solid', linePx: int(1, 5), paddingPx: int(0, 4), roundPx: [0, 0, 0, 0] } : null });
     look = await change(own, look, {
       kind, columns: [int(1, 3), int(1, 4), int(1, 6)], targetHeightPx: [int(60, 200), int(100, 260), int(100, 320)], gutterPx: int(0, 60), shape: one(['', '1:1', '3:2', '4:5']), whole: random() < 0.4,
       align: one(['top', 'middle', 'bottom']), captions: one(['none', 'over', 'pointing']), captionsFrom: 'title',

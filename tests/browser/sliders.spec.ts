@@ -355,3 +355,58 @@ test('A slide of words alone stands among pictures; a frame shows the whole on a
   }
   other.close();
 });
+
+test('Buttons and steps in a size and colour of their own, over the pictures where they find room; a step with a picture of its own', async ({ page, browser, own }) => {
+  const [step, ...pictures] = (await takeIn(own.url, ['kite-cut-out.png', ...five])).map((file) => file.id!);
+  const made = await make(own, pictures, 'slider', { captions: 'none', steps: 'dots', arrows: 'inside' });
+  await makePage(own.url, 'Home', [set(made.id), text('Below.')]);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await sheet.getByRole('group', { name: 'Buttons and steps are' }).getByRole('button', { name: 'large' }).click();
+  await sheet.getByLabel('dots stand over the pictures').check();
+  const colour = sheet.getByLabel('Colour of buttons and steps, another colour');
+  // Half-way between black and white some picture always comes close.
+  await colour.fill('#777777');
+  await expect(sheet.getByText(/Over one of its pictures the buttons are hard to see: 2\.\d : 1/)).toBeVisible();
+  await colour.fill('#ffffff');
+  await expect(sheet.getByText(/hard to see/)).toHaveCount(0);
+  await publish(own.url);
+  const visit = await (await browser.newContext({ viewport: { width: 1280, height: 900 } })).newPage();
+  const over = async () => {
+    await visit.goto(`${own.url}/live/`);
+    await expect(visit.locator('.slider-dots button')).toHaveCount(5);
+    return visit.locator('.slider').evaluate((slider) => {
+      const box = (what: string) => slider.querySelector(what)!.getBoundingClientRect();
+      const [picture, dots, arrow] = [box('.slides img'), box('.slider-dots'), box('.arrow')];
+      return { within: dots.bottom <= picture.bottom && dots.top >= picture.top && dots.left >= picture.left && dots.right <= picture.right, arrow: arrow.width, dot: box('.slider-dots button').width };
+    });
+  };
+  expect(await over()).toEqual({ within: true, arrow: 56, dot: 32 });
+  await visit.setViewportSize({ width: 390, height: 844 });
+  expect(await over()).toEqual({ within: true, arrow: 56, dot: 32 });
+  await visit.locator('.slider-dots button').nth(3).click();
+  await expect.poll(() => inView(visit)).toEqual([3]);
+  expect((await new AxeBuilder({ page: visit }).analyze()).violations.map((v) => v.id)).toEqual([]);
+
+  await sheet.getByRole('button', { name: 'small pictures' }).click();
+  await page.getByRole('list', { name: 'Running order' }).getByRole('button', { name: /^2:/ }).click();
+  await page.getByRole('button', { name: 'Another', exact: true }).click();
+  await page.getByRole('dialog').getByLabel('Search').fill('cut out');
+  await page.getByRole('dialog').getByRole('button', { name: /Kite cut out/i }).click();
+  await expect.poll(async () => ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as { values: { items: { step: string | null }[] } }).values.items[1]!.step).toBe(step);
+  // Others come from the library too, in the order in which they are chosen.
+  await page.getByRole('button', { name: 'From the library' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /^Museum door/ }).click();
+  await page.getByRole('dialog').getByRole('button', { name: /^Line reel/ }).click();
+  await passesAxe(page, 'choosing from the library');
+  await page.getByRole('button', { name: 'Add 2 pictures' }).click();
+  const order = () => page.getByRole('list', { name: 'Running order' }).getByRole('button', { name: /^\d+:/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.replace(/, (soft|coarse)$/, '')));
+  await expect.poll(order).toEqual(['1: Line reel', '2: Box kite', '3: Museum door', '4: Line reel', '5: Two lanterns', '6: Bridle ring', '7: Museum door']);
+  await publish(own.url);
+  await visit.goto(`${own.url}/live/`);
+  const shown = visit.locator('.slider-pictures button').nth(1).locator('img');
+  await expect.poll(() => shown.evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth)).toBeGreaterThan(0);
+  // As large as it has to be there, and no larger.
+  expect(await shown.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeLessThanOrEqual(240);
+  await visit.close();
+});

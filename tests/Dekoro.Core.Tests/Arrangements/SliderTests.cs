@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
+using CsCheck;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Sites;
@@ -85,5 +87,51 @@ public sealed class SliderTests
         Assert.Equal(["i4"], On(sheets[3], "y"));
         Assert.Equal(sheets[2].Id, Sheets.At(page, "x", 3).Id);
         Assert.Equal("p", Sheets.At(page, "x", 9).Id);
+    }
+
+    [Fact]
+    public void Whatever_picture_lies_under_it_a_plate_with_its_edge_stands_out_by_as_much_as_is_promised() =>
+        Gen.Select(Gen.Byte.Array[3], Gen.Byte.Array[3]).Sample((plate, under) =>
+        {
+            var (controls, colours, below) = (new SliderControls(ControlSize.Usual, new Srgb(plate[0], plate[1], plate[2]), false), new SiteColours(), new Srgb(under[0], under[1], under[2]));
+            Assert.True(Math.Max(controls.PlateOn(colours).ContrastWith(below), controls.MarkOn(colours).ContrastWith(below)) >= controls.LeastOverAny(colours) - 1e-9);
+            Assert.True(controls.MarkOn(colours).ContrastWith(controls.PlateOn(colours)) >= 4.5);
+            // The page's own always do.
+            Assert.True(SliderControls.Usual.LeastOverAny(colours) >= SliderControls.Needed);
+        });
+
+    [Fact]
+    public void Dots_that_are_hard_to_see_on_the_paper_are_told_and_a_picture_is_measured_only_where_it_has_to_be()
+    {
+        var inside = Slider.Usual with { Arrows = ArrowsAt.Inside };
+        Assert.Empty(Found(inside, Grey(119)));
+        Assert.Contains("on the page's paper", Found(Slider.Usual with { Controls = new(ControlSize.Usual, new Srgb(240, 230, 200), false) }, null).Single(), StringComparison.Ordinal);
+        var middle = new SliderControls(ControlSize.Usual, new Srgb(119, 119, 119), false);
+        Assert.Contains("Over one of its pictures", Found(inside with { Steps = Steps.None, Controls = middle }, Grey(60)).Single(), StringComparison.Ordinal);
+        Assert.Empty(Found(inside with { Steps = Steps.None, Controls = middle }, Grey(255)));
+        Assert.Empty(Found(inside with { Steps = Steps.None, Controls = middle, Arrows = ArrowsAt.Below }, Grey(60)));
+
+        static ColourGrid Grey(byte grey) => new(1, 1, [grey, grey, grey, 255]);
+        static string[] Found(Slider slider, ColourGrid? grid)
+        {
+            var set = Set(ArrangementKind.Slider, slider, Item("kite"), Item("dune"));
+            var page = new PageSource("p", "Home", "", "", new Document([new ArrangementBlock("set", "a", SizeRole.Wide) { Arrangement = set }]));
+            var pictures = new[] { Sample.Picture("kite"), Sample.Picture("dune") }.ToDictionary(p => p.Id);
+            var facts = new PlanFacts(new SiteStyle(), pictures, Sample.Site, []) { Grids = grid is null ? new Dictionary<string, ColourGrid>() : pictures.Keys.ToDictionary(id => id, _ => grid) };
+            return [.. PagePlanner.Plan(page, facts).Notices.Where(n => n.BlockId == "set").Select(n => n.Sentence)];
+        }
+    }
+
+    [Fact]
+    public void Steps_stand_over_the_pictures_where_one_line_holds_them_and_words_over_slides_end_above_them()
+    {
+        var inside = new SliderControls(ControlSize.Large, null, StepsInside: true);
+        SetPlan Plan(int count, SliderControls controls) => SetPlan.Of(new ArrangementBlock("set", "a", SizeRole.Wide) { Arrangement = Set(ArrangementKind.Slider, Slider.Usual with { Counter = false, Arrows = ArrowsAt.None, Controls = controls }, [.. Enumerable.Range(0, count).Select(i => Item($"p{i}", title: "Kites"))]) },
+            f => Sample.Picture(f.AssetId, 2400, 1600), new PageLayout(new SiteStyle()))!;
+        Assert.Equal((true, 0), (Plan(5, inside).StepsStandInside(WidthClass.Phone), Plan(5, inside).BarPx(WidthClass.Phone)));
+        Assert.Equal((false, true), (Plan(12, inside).StepsStandInside(WidthClass.Phone), Plan(12, inside).StepsStandInside(WidthClass.Desktop)));
+        Assert.True(Plan(12, inside).BarPx(WidthClass.Phone) > 60);
+        Assert.Equal(SetPlan.StepsInsidePx(inside), Plan(5, inside).WordsFootPx(WidthClass.Desktop) - SetPlan.WordsPaddingPx);
+        Assert.True(Plan(5, SliderControls.Usual with { Size = ControlSize.Large }).BarPx(WidthClass.Desktop) > Plan(5, SliderControls.Usual).BarPx(WidthClass.Desktop));
     }
 }

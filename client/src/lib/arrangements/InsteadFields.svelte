@@ -1,8 +1,9 @@
 <!-- What is shown in a picture's stead once a visitor asks: a film, a video of another site, a page in a frame, or words. -->
 <script lang="ts">
-  import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+  import type { Schemas } from '$lib/api/client';
   import FileChoice from '$lib/desk/FileChoice.svelte';
   import LinkField from '$lib/desk/LinkField.svelte';
+  import VideoAddress from '$lib/desk/VideoAddress.svelte';
   import { entriesOf, type Item } from './opened.svelte';
 
   let {
@@ -22,7 +23,6 @@
   let wanted = $state<Kind | null>(null);
   const instead = $derived(item.instead ?? null);
   const kind = $derived(wanted ?? instead?.kind ?? null);
-  let [address, problem, asking] = $state(['', '', false]);
   /** What is asked of a server belongs to the picture for which it was asked. */
   const setOf =
     (give: typeof onset) =>
@@ -32,19 +32,10 @@
     };
   const set = $derived(setOf(onset));
   const page = (give: typeof set) => (written: string | null) => give('page', written ?? '');
-
-  async function ask() {
-    [problem, asking] = ['', true];
-    const give = set;
-    try {
-      const video = await answer(api.POST('/api/videos', { body: { address } }));
-      give('hosted', video.address, { player: video.player, title: video.title });
-      address = '';
-    } catch (error) {
-      problem = sentenceOf(error);
-    }
-    asking = false;
-  }
+  const hosted =
+    (give: typeof set) =>
+    ({ address, player, title }: Schemas['VideoLook']) =>
+      give('hosted', address, { player, title });
 </script>
 
 <label class="dk-label" for={id}>In its place a press shows</label>
@@ -71,25 +62,7 @@
   {:else}<p class="text-quiet">There is no film in the library yet: bring one in with the pictures.</p>{/if}
 {:else if kind === 'hosted'}
   {#if instead?.kind === 'hosted'}<p>“{instead.title}”</p>{/if}
-  <form
-    class="flex gap-1.5"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void ask();
-    }}
-  >
-    <input
-      class="dk-field"
-      aria-label="Address of the video’s page"
-      placeholder="https:// and the video’s page"
-      autocomplete="off"
-      spellcheck="false"
-      bind:value={address}
-    />
-    <button class="dk-button" disabled={!address.trim() || asking}>Set</button>
-  </form>
-  {#if asking}<p role="status">The site of the video is asked.</p>{/if}
-  {#if problem}<p class="dk-problem" role="alert">{problem}</p>{/if}
+  <VideoAddress label="Set" onread={hosted(set)} />
 {:else if kind === 'page'}
   <div>
     <LinkField

@@ -150,15 +150,17 @@
   {/if}
   {#if item.asset !== ''}
     {#if item.linkKind === 'none' || item.linkKind === 'largeFile'}
-      <InsteadFields {item} {videos} onset={set} />
+      <div><InsteadFields {item} {videos} onset={set} /></div>
     {/if}
     {#if item.instead?.kind !== 'page' && item.instead?.kind !== 'words'}
-      <PictureLink
-        kind={item.linkKind ?? 'none'}
-        target={item.linkTarget ?? ''}
-        none="as for the whole set"
-        onset={set}
-      />
+      <div>
+        <PictureLink
+          kind={item.linkKind ?? 'none'}
+          target={item.linkTarget ?? ''}
+          none="as for the whole set"
+          onset={set}
+        />
+      </div>
     {/if}
   {/if}
 </div>

@@ -1,7 +1,7 @@
 <!-- A video comes onto the page: a file of the library or of this computer, or one that another site plays. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { sentenceOf } from '$lib/api/client';
   import { stillOf } from '$lib/library/film';
   import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
   import { uploads } from '$lib/library/uploads.svelte';
@@ -10,11 +10,11 @@
   import { weight } from '$lib/ui/words';
   import type { Desk } from './desk.svelte';
   import { ownVideo } from './schema';
+  import VideoAddress from './VideoAddress.svelte';
 
   let { desk }: { desk: Desk } = $props();
   const files = createQuery(() => otherFiles(''));
   const videos = $derived(thereOf(files.data?.items, isVideo));
-  let address = $state('');
   let problem = $state('');
   let busy = $state('');
   /** A video of which this browser shows no still: a picture is asked for. */
@@ -56,13 +56,6 @@
       if (found) await placeOwn(found.id, found.title);
       else throw new Error(refused ?? 'This is no video: choose an MP4 or WebM file.');
     });
-
-  const hosted = () =>
-    attempt('The site of the video is asked.', async () => {
-      const video = await answer(api.POST('/api/videos', { body: { address } }));
-      desk.placeVideo(video.picture, { address: video.address, player: video.player, title: video.title });
-      address = '';
-    });
 </script>
 
 <Sheet bind:open={() => desk.addingVideo !== null, (open) => !open && (desk.addingVideo = null)} title="Video">
@@ -82,23 +75,10 @@
     >From this computer</FilePick
   >
   <h3 class="mt-5 mb-1.5 font-semibold">A video on another site</h3>
-  <form
-    class="flex gap-1.5"
-    onsubmit={(event) => {
-      event.preventDefault();
-      void hosted();
-    }}
-  >
-    <input
-      class="dk-field"
-      aria-label="Address of the video’s page"
-      placeholder="https:// and the video’s page"
-      autocomplete="off"
-      spellcheck="false"
-      bind:value={address}
-    />
-    <button class="dk-button main" disabled={!address.trim() || busy !== ''}>Place</button>
-  </form>
+  <VideoAddress
+    label="Place"
+    onread={({ picture, address, player, title }) => desk.placeVideo(picture, { address, player, title })}
+  />
   <p class="mt-1.5 text-quiet">
     Visitors see its still; the other site is asked for its player only when they press it. To try it here:
     /standins/video/watch/kites-over-the-dunes
