@@ -50,6 +50,7 @@ public static class Host
         builder.Services.AddOpenApi(Description.Set);
         adjust?.Invoke(builder);
         var app = builder.Build();
+        app.Lifetime.ApplicationStopping.Register(app.Services.GetRequiredService<Events>().Close);
         app.UseExceptionHandler(new ExceptionHandlerOptions
         {
             StatusCodeSelector = e => IsFull(e) ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status500InternalServerError,

@@ -85,6 +85,8 @@ test('A picture of the page is dragged into a cell, the one that stood there tak
   await page.keyboard.press('Control+x');
   await expect.poll(kept).toEqual(['box column', ['reel cell', '']]);
   await frame.locator('[data-block="two"] p').click();
+  // The caret stands there, as a person would see.
+  await expect.poll(() => frame.locator('[data-block="two"]').evaluate((cell) => cell.contains(getSelection()!.anchorNode))).toBe(true);
   await page.keyboard.press('Control+v');
   await expect.poll(async () => (await columnsOf(own.url, id))?.content?.map((c) => c.content?.map((f) => [f.attrs.asset, f.attrs.size]))).toEqual([[[reel, 'cell']], [[ring, 'cell']]]);
   // One step takes each back.

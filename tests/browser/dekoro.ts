@@ -8,14 +8,35 @@ export const demoFile = (name: string) => join(root, 'demo/files', name);
 
 type Fixtures = { demoUrl: string; own: Server };
 
-export const test = base.extend<Fixtures>({
+export const test = base.extend<Fixtures, { spare: { take: () => Promise<Server> } }>({
   demoUrl: async ({}, use) => use(process.env.DEMO_URL!),
   /** A server without the demo, for one test alone. */
-  own: async ({}, use) => {
-    const server = await serve();
+  own: async ({ spare }, use) => {
+    const server = await spare.take();
     await use(server);
     await server.stop();
   },
+  /** The next one starts while a test runs, so that none waits for it. */
+  spare: [
+    async ({}, use) => {
+      let next: Promise<Server> | null = null;
+      const start = async () => {
+        const server = await serve();
+        // What a program does once at its first request is done too.
+        await fetch(`${server.url}/health`);
+        return server;
+      };
+      await use({
+        take: () => {
+          const now = next ?? start();
+          next = start();
+          return now;
+        },
+      });
+      await (await (next as Promise<Server> | null))?.stop();
+    },
+    { scope: 'worker' },
+  ],
 });
 
 /** Takes files in by the same call a script would use. */

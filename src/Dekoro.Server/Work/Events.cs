@@ -18,6 +18,12 @@ public sealed class Events
         foreach (var listener in _listeners.Values) listener.Writer.TryWrite(sent);
     }
 
+    /// <summary>Ends what listens, so that a program that stops waits for nobody.</summary>
+    public void Close()
+    {
+        foreach (var listener in _listeners.Values) listener.Writer.TryComplete();
+    }
+
     public async IAsyncEnumerable<ServerEvent> ListenAsync([System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken stop)
     {
         var (id, channel) = (Guid.NewGuid(), Channel.CreateBounded<ServerEvent>(new BoundedChannelOptions(256) { FullMode = BoundedChannelFullMode.DropOldest }));
