@@ -67,6 +67,7 @@ public static class SiteCss
                   {{Figures(layout, c)}}
                   {{string.Join(' ', Enumerable.Range(ColumnsBlock.LeastInRow, ColumnsBlock.MostInRow - 1).Select(n => $".cells-{n} {{ grid-template-columns: repeat({PageLayout.InRow(n)[c]}, minmax(0, 1fr)); }}"))}}
                   .cells > * { min-height: var(--least-{{Name(c)}}, 0); }
+                  .follows { --at: var(--at-{{Name(c)}}, 50% 50%); }
                   .over { --least: var(--least-{{Name(c)}}, 0); --tint-by: var(--tint-{{Name(c)}}, 0); --at: var(--at-{{Name(c)}}, 50% 50%); }
                   .slider { --bar: var(--bar-{{Name(c)}}, 0px); padding-block-end: var(--bar); --sides: var(--sides-{{Name(c)}}); }
                   .slider-dots, .slider-pictures { flex-basis: var(--dots-{{Name(c)}}, auto); }

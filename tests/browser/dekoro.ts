@@ -95,6 +95,16 @@ export async function dropFiles(page: Page, target: import('@playwright/test').L
   );
 }
 
+/** A finger drawn sideways over a point of the page, as the screen reports it to the browser. */
+export async function swipe(page: Page, at: { x: number; y: number }, byPx: number) {
+  const screen = await page.context().newCDPSession(page);
+  const point = (x: number) => [{ x, y: at.y, id: 1 }];
+  await screen.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: point(at.x) });
+  for (let step = 1; step <= 10; step++) await screen.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: point(at.x + (byPx * step) / 10) });
+  await screen.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  await screen.detach();
+}
+
 /** The tool's own part of a screen; framed pages are checked by themselves. */
 export async function passesAxe(page: Page, where: string) {
   const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'], preload: false }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).exclude('iframe').analyze();

@@ -28,6 +28,8 @@ const settled = (body: Locator) =>
 
 /** As a hand does it: the pointer travels. */
 async function dragSlowly(page: Page, from: Locator, to: Locator, hold = { x: 60, y: 60 }) {
+  // What is still on its way to its place is not there to be taken hold of.
+  await from.hover({ position: hold });
   const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
   await page.mouse.move(a.x + hold.x, a.y + hold.y);
   await page.mouse.down();
@@ -35,6 +37,8 @@ async function dragSlowly(page: Page, from: Locator, to: Locator, hold = { x: 60
   await page.mouse.move(b.x + hold.x, b.y + hold.y, { steps: 15 });
   await expect(to).toBeVisible();
   await page.mouse.move(b.x + hold.x - 2, b.y + hold.y + 2, { steps: 5 });
+  // Where it is held over is looked at five times a second.
+  await page.waitForTimeout(300);
   await page.mouse.up();
 }
 

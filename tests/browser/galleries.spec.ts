@@ -1,4 +1,4 @@
-import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import { demoFile, expect, makePage, openDesk, passesAxe, publish, swipe, takeIn, test, text } from './dekoro';
 import { mulberry } from './random-site';
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
@@ -90,15 +90,9 @@ test('Ten pictures of this computer become a gallery with larger view, and visit
   await hand.goto(`${own.url}/live/`);
   await hand.locator('.set a').nth(4).tap();
   await expect(hand.locator('.larger-count')).toHaveText('5 / 10');
-  const swipe = (from: number, to: number) =>
-    hand.locator('dialog img').evaluate((image, [from, to]) => {
-      const at = (x: number) => ({ clientX: x, pointerType: 'touch', bubbles: true });
-      image.dispatchEvent(new PointerEvent('pointerdown', at(from!)));
-      image.dispatchEvent(new PointerEvent('pointerup', at(to!)));
-    }, [from, to]);
-  await swipe(300, 100);
+  await swipe(hand, { x: 300, y: 360 }, -200);
   await expect(hand.locator('.larger-count')).toHaveText('6 / 10');
-  await swipe(100, 300);
+  await swipe(hand, { x: 100, y: 360 }, 200);
   await expect(hand.locator('.larger-count')).toHaveText('5 / 10');
   await hand.close();
 

@@ -1,4 +1,4 @@
-import { demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import { demoFile, expect, makePage, openDesk, passesAxe, publish, swipe, takeIn, test, text } from './dekoro';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { readFileSync } from 'node:fs';
@@ -60,7 +60,8 @@ test('Five pictures become a slider with words, right on the phone, and a galler
   });
   expect(bar).toEqual({ dots: 5, out: 0 });
   await hand.getByRole('button', { name: 'Pause' }).tap();
-  await hand.locator('.slides').evaluate((row) => row.scrollTo(row.clientWidth + 16, 0));
+  const slide = (await hand.locator('.slides').boundingBox())!;
+  await swipe(hand, { x: slide.x + 300, y: slide.y + slide.height / 2 }, -260);
   await expect(hand.locator('.slider-told')).toHaveText('2 / 5');
   expect((await new AxeBuilder({ page: hand }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()).violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
   await context.close();

@@ -99,3 +99,46 @@ test('A film moves behind a band, can be paused, and stays a picture for those w
   await expect(calm.getByRole('button')).toHaveCount(0);
   await calm.close();
 });
+
+test('Pictures of an arrangement follow one another behind a band, each fetched in its turn; they can be paused, and stand still for those who want no movement', async ({ page, browser, own }) => {
+  const [sands, door, ring] = (await takeIn(own.url, ['windle-sands-june-morning.jpg', 'museum-door.jpg', 'bridle-ring.jpg'])).map((file) => file.id!);
+  const json = { 'Content-Type': 'application/json' };
+  type Look = { id: string; version: number; values: { slider: Record<string, unknown> } };
+  const made = (await (await fetch(`${own.url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Round the house', pictures: [sands, door, ring] }) })).json()) as Look;
+  const put = await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"` }, body: JSON.stringify({ ...made.values, slider: { ...made.values.slider, stayMs: 1500, changeMs: 300 } }) });
+  expect(put.ok).toBe(true);
+  const id = await makePage(own.url, 'Home', [{ type: 'band', attrs: { id: 'follow', picture: sands, words: 'light', tint: '#000000', tintStrength: [160, 160, 160], leastHeight: [300, 300, 400] }, content: [text('Come in')] }]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.getByText('Come in').click();
+  await page.getByLabel('Pictures that follow it').selectOption('Round the house');
+  await expect.poll(async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { document: { content: { attrs: { set: string } }[] } }).document.content[0]!.attrs.set).toBe(made.id);
+  await publish(own.url);
+  // What stands behind a band is in use.
+  expect((await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'DELETE' })).status).toBe(409);
+
+  const fetched: string[] = [];
+  page.on('request', (request) => request.url().includes('/media/') && fetched.push(request.url()));
+  await page.goto(`${own.url}/live/`);
+  const pause = page.getByRole('button', { name: 'Pause the pictures behind' });
+  await expect(pause).toBeVisible();
+  const [first] = fetched.splice(0);
+  expect(first).toBeDefined();
+  const seen = () => page.locator('.band img.ground').evaluateAll((all) => all.filter((one) => getComputedStyle(one).visibility === 'visible' && getComputedStyle(one).opacity === '1').map((one) => (one as HTMLImageElement).currentSrc.split('/').pop()));
+  await expect.poll(async () => [(await seen()).length, fetched.length]).toEqual([1, 1]);
+  await expect.poll(async () => (await seen()).join()).toBe(fetched[0]!.split('/').pop());
+  await pause.click();
+  await passesAxe(page, 'pictures behind a band');
+  const stands = await seen();
+  await page.waitForTimeout(2500);
+  expect(await seen()).toEqual(stands);
+  await page.getByRole('button', { name: 'Play the pictures behind' }).click();
+  // After the last comes the first again.
+  await expect.poll(async () => (await seen()).join(), { timeout: 30_000 }).toBe(first!.split('/').pop());
+  expect(new Set(fetched).size).toBe(2);
+
+  const calm = await browser.newPage({ reducedMotion: 'reduce' });
+  await calm.goto(`${own.url}/live/`);
+  await expect(calm.locator('.band img.ground')).toHaveCount(1);
+  await expect(calm.getByRole('button')).toHaveCount(0);
+  await calm.close();
+});

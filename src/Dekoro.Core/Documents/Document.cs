@@ -52,8 +52,27 @@ public sealed record Document(ImmutableArray<Block> Blocks)
         _ => Enumerable.Empty<ArrangementBlock>(),
     });
 
+    /// <summary>Ids of all arrangements that show on it: those that stand on it, and those behind bands.</summary>
+    public IEnumerable<string> SetIds => Arrangements.Select(a => a.ArrangementId).Concat(BehindBands.Select(b => b.Ground.SetId!)).Distinct();
+
+    /// <summary>All of them as they are now.</summary>
+    public IEnumerable<Arrangement> Sets => Arrangements.Select(a => a.Arrangement).Concat(BehindBands.Select(b => b.Ground.Set)).OfType<Arrangement>().DistinctBy(a => a.Id);
+
+    private IEnumerable<GroundedBlock> BehindBands => Grounded.Where(b => b.Ground.SetId is not null);
+
     /// <summary>The same with each arrangement as it is now; null for one that is no more.</summary>
-    public Document WithArrangements(Func<ArrangementBlock, Arrangement?> find) => WithSets(a => a with { Arrangement = find(a) });
+    /// <param name="find">By its id; what stands there already is given too.</param>
+    public Document WithArrangements(Func<string, Arrangement?, Arrangement?> find)
+    {
+        return SetIds.Any() ? new([.. Blocks.Select(Of)]) : this;
+
+        Block Of(Block b) => b switch
+        {
+            ArrangementBlock one => one with { Arrangement = find(one.ArrangementId, one.Arrangement) },
+            BandBlock band => band with { Ground = band.Ground.SetId is { } id ? band.Ground with { Set = find(id, band.Ground.Set) } : band.Ground, Blocks = [.. band.Blocks.Select(Of)] },
+            _ => b,
+        };
+    }
 
     /// <summary>The same with each gallery at one of its parts.</summary>
     public Document WithSheets(Func<ArrangementBlock, int> sheetOf) => WithSets(a => a with { Sheet = sheetOf(a) });
@@ -99,7 +118,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     {
         FigureBlock figure => [figure],
         ColumnsBlock columns => FiguresIn(columns.Cells),
-        GroundedBlock { Behind: { } behind } grounded => FiguresIn(grounded.Blocks).Prepend(behind),
+        GroundedBlock { Behind: { } behind } grounded => FiguresIn(grounded.Blocks).Prepend(behind).Concat(grounded.Followers.Select(f => f.Figure)),
         GroundedBlock grounded => FiguresIn(grounded.Blocks),
         ArrangementBlock set => set.Figures.Concat(set.StepFigures),
         _ => InLinesOf(b),

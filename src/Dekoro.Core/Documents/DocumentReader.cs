@@ -151,7 +151,10 @@ public sealed class DocumentReader
         var picture = Text(attrs, "picture", at, "", 64);
         return new(OptionalColour(attrs, "colour", at), picture.Length > 0 ? picture : null, Flag(attrs, "repeats", at),
             OptionalColour(attrs, "tint", at) ?? Documents.Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark),
-            picture.Length > 0 && Text(attrs, "video", at, "", 64) is { Length: > 0 } video ? video : null);
+            picture.Length > 0 && Text(attrs, "video", at, "", 64) is { Length: > 0 } video ? video : null)
+        {
+            SetId = picture.Length > 0 && Text(attrs, "set", at, "", 64) is { Length: > 0 } set ? set : null,
+        };
     }
 
     private FilesBlock Files(JsonElement node, string path)

@@ -50,6 +50,7 @@ public static class DocumentWriter
         ("tintStrength", Each(ground.TintStrength)),
         ("words", Written(ground.Words)),
         ("video", ground.VideoId),
+        ("set", ground.SetId),
     ];
 
     /// <summary>A number for each class of screen, phone first.</summary>

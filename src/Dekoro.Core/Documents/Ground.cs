@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Widths;
 
@@ -12,8 +13,14 @@ namespace Dekoro.Core.Documents;
 /// <param name="TintStrength">0 to 256 for each class of screen.</param>
 public sealed record Ground(Srgb? Colour, string? AssetId, bool Repeats, Srgb Tint, PerClass<int> TintStrength, WordsTone Words, string? VideoId = null)
 {
-    /// <summary>Another picture, or none; a video plays over a picture only.</summary>
-    public Ground WithPicture(string? assetId) => this with { AssetId = assetId, VideoId = assetId is null ? null : VideoId };
+    /// <summary>An arrangement whose pictures take the picture's place one after the other; null for none. It takes a picture, and no video.</summary>
+    public string? SetId { get; init; }
+
+    /// <summary>The arrangement as it is now; null while it is not looked up, and where it is no more.</summary>
+    public Arrangement? Set { get; init; }
+
+    /// <summary>Another picture, or none; a video plays over a picture only, and others follow a picture only.</summary>
+    public Ground WithPicture(string? assetId) => assetId is null ? this with { AssetId = null, VideoId = null, SetId = null, Set = null } : this with { AssetId = assetId };
 
     public static Ground None { get; } = new(null, null, false, Srgb.Black, default, WordsTone.Dark);
 }
@@ -28,8 +35,14 @@ public abstract record GroundedBlock(string Id, Ground Ground, ImmutableArray<Bl
     public virtual string FigureId => Id;
 
     /// <summary>The picture behind, as one that is placed: it goes by the piece's own id and says nothing.</summary>
-    public FigureBlock? Behind => Ground.AssetId is null ? null
-        : new(Id, Ground.AssetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, CutChoice.AsIs, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
+    public FigureBlock? Behind => Ground.AssetId is { } asset ? Placed(Id, asset) : null;
+
+    /// <summary>Pictures that take its place one after the other, each with how long it stands, ms; a pattern keeps its place.</summary>
+    public ImmutableArray<(FigureBlock Figure, int StayMs)> Followers => Ground is not { AssetId: { } first, Repeats: false, Set: { } set } ? [] :
+        [.. set.Shown.Where(i => !i.IsWordsAlone && i.AssetId != first).Select(i => (Placed($"{Id}-{i.Id}", i.AssetId), set.StayOf(i)))];
+
+    private FigureBlock Placed(string id, string assetId) =>
+        new(id, assetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, CutChoice.AsIs, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));
 }
 
 /// <summary>Words over a slide of a slider or carousel.</summary>

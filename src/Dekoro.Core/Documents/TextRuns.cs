@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Links;
 
 namespace Dekoro.Core.Documents;
@@ -41,8 +42,12 @@ public static class TextRuns
             ButtonBlock b when FactsOf(b.Link) is { } facts && b.Text.Length > 0 => b with { Text = b.Text + facts },
             ColumnsBlock c => c with { Cells = [.. c.Cells.Select(Of).Cast<CellBlock>()] },
             GroundedBlock b => b with { Blocks = [.. b.Blocks.Select(Of)] },
+            ArrangementBlock { Arrangement: { } set } b when set.Items.Any(i => i.Words is { } words && FactsOf(words.Link) is not null) => b with { Arrangement = set with { Items = [.. set.Items.Select(Slide)] } },
             _ => block,
         };
+
+        ArrangementItem Slide(ArrangementItem item) =>
+            item.Words is { Button.Length: > 0 } words && FactsOf(words.Link) is { } facts ? item with { Words = words with { Button = words.Button + facts } } : item;
 
         ImmutableArray<Inline> Lines(ImmutableArray<Inline> inlines) => !inlines.Any(i => LinkOf(i) is { } link && FactsOf(link) is not null) ? inlines :
         [

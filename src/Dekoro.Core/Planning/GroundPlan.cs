@@ -12,6 +12,10 @@ namespace Dekoro.Core.Planning;
 /// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not measured.</param>
 public sealed record GroundOnClass(double HeightCssPx, string? Position, Contrast? Contrast);
 
+/// <summary>A picture that takes the place of the one behind a band for a while.</summary>
+/// <param name="Positions">CSS object-position on each class of screen, steered by its keep area.</param>
+public sealed record Follower(FigurePlan Figure, int StayMs, PerClass<string?> Positions);
+
 /// <summary>What makes the words of a band or cell readable on every screen.</summary>
 /// <param name="Words">As they are, or turned where no tint does for them as they are.</param>
 /// <param name="Tint">As it is, or the plain one that goes with the words.</param>
@@ -24,19 +28,31 @@ public sealed record GroundMend(WordsTone Words, Srgb Tint, PerClass<int> Streng
 /// <param name="Under">What lies under its words on each class of screen, without any tint.</param>
 public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClass<GroundOnClass> On, GroundMend? Mend, PerClass<ImmutableArray<WordsGround>> Under)
 {
-    public static GroundPlan Of(GroundedBlock block, FigurePlan? behind, ColourGrid? grid, LaidPage page, PageLayout layout)
+    /// <summary>Pictures that take the place of the one behind, one after the other.</summary>
+    public ImmutableArray<Follower> Followers { get; private init; } = [];
+
+    /// <param name="behind">The picture behind and those that follow it; none for a colour alone.</param>
+    /// <param name="gridOf">A picture at a few samples; null where it is not measured.</param>
+    public static GroundPlan Of(GroundedBlock block, ImmutableArray<FigurePlan> behind, Func<string, ColourGrid?> gridOf, LaidPage page, PageLayout layout)
     {
         var ground = block.Ground;
-        var known = behind is null || grid is not null;
+        var first = behind.FirstOrDefault(f => f.Block.Id == block.FigureId);
         var seen = new PerClass<int>().Select((c, _) =>
         {
             var box = page.BoxOf(block.Id, c);
-            var window = behind is null || ground.Repeats ? (Cut?)null : Cut.To(AspectRatio.Of(box.Width, box.Height), behind.Main.Picture.Size, behind.Main.Picture.KeepOrMiddle);
-            var grounds = known ? GroundsOf([.. page.Within(block.Id, c).Where(l => l.Over == block.Id && !l.Lines.IsEmpty)], box, ground, behind?.Main.Picture, window, grid, layout) : [];
-            return (Grounds: grounds, On: new GroundOnClass(box.Height, window?.ObjectPosition(behind!.Main.Picture.Size), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
+            var said = page.Within(block.Id, c).Where(l => l.Over == block.Id && !l.Lines.IsEmpty).ToImmutableArray();
+            // Words have to be read over each of them.
+            var grounds = first is null ? GroundsOf(said, box, ground, null, null, null, layout)
+                : [.. behind.SelectMany(f => gridOf(f.Main.Picture.Id) is { } grid ? GroundsOf(said, box, ground, f.Main.Picture, WindowOf(f, box), grid, layout) : [])];
+            return (Box: box, Grounds: grounds, On: new GroundOnClass(box.Height, PositionOf(first, box), Readability.Of(grounds, WordsOf(ground.Words, layout), ground.Tint, ground.TintStrength[c])));
         });
         var on = seen.Select((_, s) => s.On);
-        return new(block, behind, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null, seen.Select((_, s) => s.Grounds.ToImmutableArray()));
+        var stays = block.Followers.ToDictionary(f => f.Figure.Id, f => f.StayMs);
+        return Planned() with { Followers = first is null ? [] : [.. behind.Where(f => stays.ContainsKey(f.Block.Id)).Select(f => new Follower(f, stays[f.Block.Id], seen.Select((_, s) => PositionOf(f, s.Box))))] };
+
+        Cut? WindowOf(FigurePlan figure, BoxPx box) => ground.Repeats ? null : Cut.To(AspectRatio.Of(box.Width, box.Height), figure.Main.Picture.Size, figure.Main.Picture.KeepOrMiddle);
+        string? PositionOf(FigurePlan? figure, BoxPx box) => figure is null ? null : WindowOf(figure, box)?.ObjectPosition(figure.Main.Picture.Size);
+        GroundPlan Planned() => new(block, first, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null, seen.Select((_, s) => s.Grounds.ToImmutableArray()));
     }
 
     /// <summary>Of the words over all slides those that are worst off, on each class of screen; null where none stand over a picture.</summary>

@@ -95,7 +95,7 @@ public sealed class PageLayout
             .Select(figure => new Stand(figure, this, new(true, true, true), room, null) { InLinePx = TypeScale.InLinePx(((FigureSize.InLine)figure.Size).Height, TypeScale.Of(words, Style, setting)) });
 
         IEnumerable<Stand> Behind(GroundedBlock block, SlotWidth slot) =>
-            block.Behind is { } behind ? [new Stand(behind, this, new(true, true, true), slot, page.HeightsOf(block.Id))] : [];
+            block.Behind is { } behind ? block.Followers.Select(f => f.Figure).Prepend(behind).Select(figure => new Stand(figure, this, new(true, true, true), slot, page.HeightsOf(block.Id))) : [];
 
         // One for each picture and cut that the figure shows on one class of screen or another, the widest first.
         IEnumerable<Stand> StandsOf(FigureBlock figure, Func<FigureBlock, SlotWidth> slotOf)

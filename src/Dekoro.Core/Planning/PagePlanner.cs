@@ -31,7 +31,7 @@ public static class PagePlanner
     /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
     private static Document WithKnown(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
     {
-        page = page.WithArrangements(block => block.Arrangement is { } set ? set with { Items = [.. set.Items.Where(i => i.IsWordsAlone || !IsGone(i.AssetId)).Select(i => i.StepAssetId is { } step && IsGone(step) ? i with { StepAssetId = null } : i)] } : null);
+        page = page.WithArrangements((_, there) => there is { } set ? set with { Items = [.. set.Items.Where(i => i.IsWordsAlone || !IsGone(i.AssetId)).Select(i => i.StepAssetId is { } step && IsGone(step) ? i with { StepAssetId = null } : i)] } : null);
         return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
             ? page.WithFigures(f => f with { Exceptions = f.Exceptions.Select((_, own) => own?.AssetId is { } id && IsGone(id) ? own with { AssetId = null } : own) })
             : page;
@@ -80,7 +80,8 @@ public static class PagePlanner
         notices.AddRange(empty.Values.Select(e => new Notice(e.Block.Id, string.Create(CultureInfo.InvariantCulture, $"This place waits for a picture of {e.WantsWidthPx} × {e.WantsHeightPx} px or more; visitors do not see it."))));
         // A band without a ground has words on the page's paper, and a height of its own.
         var grounds = page.Document.Grounded.Concat(page.Document.Blocks.OfType<BandBlock>()).DistinctBy(b => b.Id)
-            .Select(b => GroundPlan.Of(b, planned.GetValueOrDefault(b.FigureId), facts.Grids.GetValueOrDefault(b.Ground.AssetId ?? ""), laid, layout)).ToImmutableDictionary(b => b.Block.Id);
+            .Select(b => GroundPlan.Of(b, [.. b.Followers.Select(f => f.Figure.Id).Prepend(b.FigureId).Select(planned.GetValueOrDefault).OfType<FigurePlan>()], facts.Grids.GetValueOrDefault, laid, layout)).ToImmutableDictionary(b => b.Block.Id);
+        notices.AddRange(page.Document.Grounded.Where(b => b.Ground is { SetId: not null, Set: null }).Select(b => new Notice(b.Id, "The arrangement whose pictures followed behind this band is no more: choose another, or none.")));
         notices.AddRange(grounds.Values.Select(NoticeOf).OfType<Notice>());
         return new PagePlan(page, layout, facts.Addresses, planned, empty, grounds, sets, links, notices.ToImmutable(), WeightsOf(planned.Values, FilmsOf(page.Document, planned, facts)));
     }

@@ -54,6 +54,13 @@ function show(i) {
   download.href = link.href;
 }
 
+// A film that does not play can still be kept and played elsewhere.
+film.addEventListener('error', () => {
+  if (film.hidden || !dialog.open) return;
+  words.textContent = 'This film does not play here: keep it with Download and open it from there.';
+  download.hidden = false;
+});
+
 const offers = (what) => (came.closest('[data-view]')?.dataset.view ?? 'credit zoom').split(' ').includes(what);
 
 function runs(on) {

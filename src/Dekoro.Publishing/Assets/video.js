@@ -1,4 +1,4 @@
-// On pages with a hosted video or one behind words. Without it a still leads to the video's own page, and nothing moves.
+// On pages with a hosted video, or one or several pictures that move behind words. Without it a still leads to the video's own page, and nothing moves.
 for (const link of document.querySelectorAll('a[data-player]')) {
   link.addEventListener('click', (event) => {
     if (event.ctrlKey || event.metaKey || event.shiftKey) return;
@@ -36,4 +36,48 @@ for (const video of wantsStill ? [] : document.querySelectorAll('video[data-behi
     if (!seen.isIntersecting) video.pause();
     else if (!stopped) video.play().catch(() => {});
   }).observe(video);
+}
+// Pictures that follow one another behind a band: each is fetched when its turn comes near.
+for (const followers of wantsStill ? [] : document.querySelectorAll('.followers')) {
+  const { stays, change, loops } = JSON.parse(followers.dataset.moves);
+  const band = followers.parentElement;
+  const first = band.querySelector('.ground').closest('picture') ?? band.querySelector('.ground');
+  const all = [first, ...[...followers.children].map((template) => {
+    const picture = template.content.firstElementChild.cloneNode(true);
+    const one = picture.querySelector('img') ?? picture;
+    one.style.cssText = `${template.style.cssText};visibility:hidden`;
+    one.classList.add('follows');
+    return picture;
+  })];
+  const image = (one) => one.querySelector('img') ?? one;
+  let [at, timer, stopped, seen] = [0, 0, false, false];
+  const button = document.createElement('button');
+  button.className = 'pause';
+  const wait = () => {
+    clearTimeout(timer);
+    button.textContent = stopped ? 'Play the pictures behind' : 'Pause the pictures behind';
+    const ends = !loops && at === all.length - 1;
+    if (!stopped && seen && !document.hidden && !ends) timer = setTimeout(step, stays[at]);
+  };
+  async function step() {
+    const next = (at + 1) % all.length;
+    if (!all[next].isConnected) followers.before(all[next]);
+    const [now, then] = [image(all[at]), image(all[next])];
+    then.loading = 'eager';
+    // It comes once it is whole.
+    await then.decode().catch(() => {});
+    if (stopped) return;
+    then.style.visibility = '';
+    // Those that come later lie over those before.
+    const later = next > at ? then : now;
+    const fades = later.animate([{ opacity: later === then ? 0 : 1 }, { opacity: later === then ? 1 : 0 }], { duration: change });
+    await fades.finished.catch(() => {});
+    now.style.visibility = 'hidden';
+    at = next;
+    wait();
+  }
+  button.addEventListener('click', () => ((stopped = !stopped), wait()));
+  band.append(button);
+  document.addEventListener('visibilitychange', wait);
+  new IntersectionObserver(([one]) => ((seen = one.isIntersecting), wait())).observe(band);
 }

@@ -40,7 +40,7 @@ internal static class ArrangementEndpoints
     {
         var set = state is { } version ? workspace.ArrangementStates.Find(id, version) is { } then ? book.AsItStood(id, then.Content) : null : book.ArrangementOf(id);
         if (set is null) return Results.NotFound();
-        var page = ArrangementLooks.StagePage(set);
+        var page = ArrangementLooks.StagePage(set, book);
         return Results.Text(await looking.PageAsync(Sheets.At(page, page.Document.Blocks[0].Id, sheet ?? 1), Looking.ForDesk), "text/html");
     }
 

@@ -23,7 +23,7 @@ public sealed record ArrangementLook(string Id, long Version, ArrangementValues 
 /// <param name="Words">When it is shown.</param>
 public sealed record Dated(bool IsShown, string Words);
 
-/// <summary>How a picture of an arrangement fits where that is as wide as pages are.</summary>
+/// <summary>How a picture of an arrangement fits where that reaches furthest.</summary>
 /// <param name="Worst">On any class of screen.</param>
 /// <param name="Loss">What its cut takes from the keep area, in words; empty for nothing.</param>
 public sealed record ItemFit(FitWord Worst, PerClass<FitLook?> Fits, Remedy? Remedy, string Loss);
@@ -39,8 +39,14 @@ public sealed record WordsOverLook(PerClass<Contrast?> Contrast, PerClass<bool> 
 /// <summary>What is told of an arrangement beside its values.</summary>
 internal static class ArrangementLooks
 {
-    /// <summary>It alone on a page.</summary>
-    public static PageSource StagePage(Arrangement set) => new("stage-" + set.Id, set.Name, "stage", "", new Document([new ArrangementBlock("stage", set.Id, SizeRole.Wide) { Arrangement = set }]));
+    /// <summary>It alone on a page, reaching as far as where it reaches furthest.</summary>
+    public static PageSource StagePage(Arrangement set, PlanBook book) => new("stage-" + set.Id, set.Name, "stage", "", new Document([new ArrangementBlock("stage", set.Id, ReachOf(set, book)) { Arrangement = set }]));
+
+    private static SizeRole ReachOf(Arrangement set, PlanBook book)
+    {
+        var reaches = book.PagesByArrangement()[set.Id].SelectMany(page => book.DocumentOf(page).Arrangements).Where(a => a.ArrangementId == set.Id).Select(a => a.Reach).ToHashSet();
+        return reaches.Contains(SizeRole.Edge) ? SizeRole.Edge : reaches.SetEquals([SizeRole.Column]) ? SizeRole.Column : SizeRole.Wide;
+    }
 
     public static ArrangementLook? Of(string id, Workspace workspace, PlanBook book)
     {
@@ -64,7 +70,7 @@ internal static class ArrangementLooks
     /// <summary>The arrangement on a page of its own, all its parts.</summary>
     private static List<PagePlan> PlansOf(Arrangement set, PlanBook book)
     {
-        var page = StagePage(set);
+        var page = StagePage(set, book);
         var facts = book.Facts(page);
         return [.. Sheets.Of(page).Select(sheet => PagePlanner.Plan(sheet, facts))];
     }

@@ -1,10 +1,13 @@
 using System.Collections.Concurrent;
+using System.Collections.Immutable;
 using System.Text.Json;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Documents;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Sites;
 using Dekoro.Core.Widths;
 using Dekoro.Publishing;
 using Dekoro.Storage;
@@ -34,10 +37,10 @@ public sealed class PlanBook(Workspace workspace, Grids grids, SiteClock clock)
     private readonly ConcurrentDictionary<(string Id, long Version), Arrangement> _arrangements = new();
 
     /// <summary>Its arrangements are as they are now.</summary>
-    public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements(block => ArrangementOf(block.ArrangementId));
+    public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements((id, _) => ArrangementOf(id));
 
     /// <summary>The same page with its arrangements looked up.</summary>
-    public PageSource Whole(PageSource page) => page.Sheet is not null ? page : page with { Document = page.Document.WithArrangements(block => block.Arrangement ?? ArrangementOf(block.ArrangementId)) };
+    public PageSource Whole(PageSource page) => page.Sheet is not null ? page : page with { Document = page.Document.WithArrangements((id, there) => there ?? ArrangementOf(id)) };
 
     /// <summary>As it is on this day; one that follows a search line holds what the library has of it.</summary>
     public Arrangement? ArrangementOf(string id)
@@ -63,7 +66,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids, SiteClock clock)
 
     /// <summary>The pages whose drafts show each arrangement.</summary>
     public ILookup<string, PageRow> PagesByArrangement() => workspace.Pages.All()
-        .SelectMany(page => ParsedOf(page).Arrangements.Select(a => a.ArrangementId).Distinct().Select(id => (Id: id, Page: page))).ToLookup(a => a.Id, a => a.Page);
+        .SelectMany(page => ParsedOf(page).SetIds.Select(id => (Id: id, Page: page))).ToLookup(a => a.Id, a => a.Page);
 
     private Document ParsedOf(PageRow page) => _documents.GetOrAdd((page.Id, page.Version), _ =>
     {
@@ -77,21 +80,47 @@ public sealed class PlanBook(Workspace workspace, Grids grids, SiteClock clock)
     public PlanFacts Facts(PageSource? instead = null, IReadOnlyDictionary<string, string>? paths = null, IEnumerable<PictureFacts>? pending = null)
     {
         var style = workspace.Style.Current;
-        var sources = PublicPages().Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
+        var rows = PublicPages().ToDictionary(p => p.Id);
+        var sources = rows.Values.Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
         sources.AddRange(ShownElsewhere());
         if (instead is not null && sources.All(s => s.Id != instead.Id)) sources.Add(instead);
         var figures = sources.SelectMany(s => s.Document.Figures).ToList();
         var assets = workspace.Assets.FindMany([.. figures.SelectMany(f => f.Assets).Distinct()]);
-        var behindWords = sources.SelectMany(s => s.Document.Grounded).Select(b => b.Ground.AssetId).OfType<string>()
+        var behindWords = sources.SelectMany(s => s.Document.Grounded).SelectMany(b => b.Followers.Select(f => f.Figure.AssetId).Append(b.Ground.AssetId ?? ""))
             .Concat(sources.SelectMany(s => s.Document.Arrangements).Where(a => a.Arrangement is { } set && set.Kind != ArrangementKind.Gallery && ControlsCheck.NeedsPictures(set.Slider, style.Colours)).SelectMany(a => a.Figures).Select(f => f.AssetId)).ToHashSet();
         var pictures = assets
             .Select(a => a.Facts).Concat(pending ?? []).DistinctBy(f => f.Id).ToDictionary(f => f.Id);
         var layout = new PageLayout(style);
-        return new(style, pictures, new SiteAddresses(paths ?? PublicPages().ToDictionary(p => p.Id, p => p.Path), new HashSet<string>()) { FileById = LinkedFiles() },
-            [.. sources.SelectMany(Sheets.Of).SelectMany(s => PagePlanner.PlacesOf(s, layout, pictures))])
+        return new(style, pictures, new SiteAddresses(paths ?? rows.ToDictionary(p => p.Key, p => p.Value.Path), new HashSet<string>()) { FileById = LinkedFiles() },
+            [.. sources.SelectMany(s => PlacesOf(s, s.Id == instead?.Id ? null : rows.GetValueOrDefault(s.Id), layout, pictures))])
         {
             Grids = assets.Where(a => behindWords.Contains(a.Id)).Select(a => (a.Id, Grid: grids.Of(a))).Where(g => g.Grid is not null).ToDictionary(g => g.Id, g => g.Grid!),
         };
+    }
+
+    /// <summary>Places of pages as they are kept, each with what they were worked out from: most pages are the same from one look to the next.</summary>
+    private readonly ConcurrentDictionary<string, (PlacesFrom From, ImmutableArray<Place> Places)> _places = new();
+
+    /// <param name="kept">Null for a page that is not as it is kept.</param>
+    private ImmutableArray<Place> PlacesOf(PageSource source, PageRow? kept, PageLayout layout, IReadOnlyDictionary<string, PictureFacts> pictures)
+    {
+        ImmutableArray<Place> Now() => [.. Sheets.Of(source).SelectMany(sheet => PagePlanner.PlacesOf(sheet, layout, pictures))];
+        if (kept is null) return Now();
+        var from = new PlacesFrom(ParsedOf(kept), [.. source.Document.Sets], layout.Style, [.. source.Document.Figures.SelectMany(f => f.Assets).Distinct().Select(pictures.GetValueOrDefault)]);
+        if (_places.TryGetValue(source.Id, out var known) && known.From.IsSameAs(from)) return known.Places;
+        var places = Now();
+        _places[source.Id] = (from, places);
+        return places;
+    }
+
+    /// <summary>All that says where a page's pictures stand and what of them is shown.</summary>
+    private sealed record PlacesFrom(Document Draft, ImmutableArray<Arrangement> Sets, SiteStyle Style, ImmutableArray<PictureFacts?> Pictures)
+    {
+        // Drafts, arrangements and styles are read once for each of their versions; pictures come anew from the database each time.
+        public bool IsSameAs(PlacesFrom other) => ReferenceEquals(Draft, other.Draft) && ReferenceEquals(Style, other.Style)
+            && Sets.AsEnumerable<object>().SequenceEqual(other.Sets, ReferenceEqualityComparer.Instance) && Pictures.Select(Drawn).SequenceEqual(other.Pictures.Select(Drawn));
+
+        private static (string?, PixelSize?, PictureFormat?, KeepBox?, string?, string?, string?) Drawn(PictureFacts? p) => (p?.Id, p?.Size, p?.Format, p?.Keep, p?.Words.Title, p?.Words.Caption, p?.Words.Description);
     }
 
     /// <summary>off, draft (never public), changed (since it was published), published.</summary>
@@ -108,7 +137,7 @@ public sealed class PlanBook(Workspace workspace, Grids grids, SiteClock clock)
         var pictures = workspace.Assets.FindMany([.. DocumentOf(page).Figures.SelectMany(f => f.Assets).Distinct()])
             .OrderBy(a => a.Id, StringComparer.Ordinal)
             .Select(a => new { a.Id, a.Facts.Edition, a.Facts.Keep, a.Facts.Words.Title, a.Facts.Words.Alt, a.Facts.Words.Caption, a.Facts.Words.Description });
-        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures, Style = workspace.Style.Mark, Arrangements = DocumentOf(page).Arrangements.Select(a => a.ArrangementId).Distinct().Select(id => ArrangementOf(id) is { } set ? ArrangementValues.Of(set).Write() : null) });
+        return Json.Write(new { page.Title, page.Path, page.Summary, page.Draft, Pictures = pictures, Style = workspace.Style.Mark, Arrangements = DocumentOf(page).SetIds.Select(id => ArrangementOf(id) is { } set ? ArrangementValues.Of(set).Write() : null) });
     }
 
     /// <summary>Addresses of the other files on the public site, from its root, by id; what is taken away has none.</summary>

@@ -145,7 +145,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     public IReadOnlyList<LocalDate> ChangesAhead()
     {
         var today = days.Today;
-        var dated = PagesOf(book, book.PublicPages()).SelectMany(p => p.Document.Arrangements).Select(a => a.Arrangement).OfType<Arrangement>().DistinctBy(a => a.Id);
+        var dated = PagesOf(book, book.PublicPages()).SelectMany(p => p.Document.Sets).DistinctBy(a => a.Id);
         return [.. dated.SelectMany(a => a.ChangesWithin(today, today.PlusDays(MostDaysAhead))).Distinct().Order().Take(MostChangesAhead)];
     }
 
@@ -153,7 +153,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
 
     private static IEnumerable<PageSource> PagesOf(PlanBook book, IEnumerable<PageRow> rows) => rows.Select(book.SourceOf).Concat(book.ShownElsewhere()).SelectMany(Sheets.Of);
 
-    private static bool IsDated(PageSource page) => page.Main.Document.Arrangements.Any(a => a.Arrangement?.Items.Any(i => i.Dates is not null) ?? false);
+    private static bool IsDated(PageSource page) => page.Main.Document.Sets.Any(a => a.Items.Any(i => i.Dates is not null));
 
     private static string FileNameOf(PageSource page) => page.Path.Length == 0 ? "index.html" : page.Path + "/index.html";
 

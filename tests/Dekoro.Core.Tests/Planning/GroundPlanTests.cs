@@ -1,4 +1,5 @@
 using CsCheck;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Planning;
@@ -128,6 +129,29 @@ public sealed class GroundPlanTests
         var band = Band(Behind() with { VideoId = "film" }, default, Sample.Text("p1", "Words"));
         Assert.Contains("A file of the video", Assert.Single(Plan(band).Notices, n => n.Blocks).Sentence, StringComparison.Ordinal);
         Assert.Equal(Ground.None, ((BandBlock)new Document([band]).WithFigures(_ => null).Blocks[0]).Ground);
+    }
+
+    [Fact]
+    public void Words_are_read_over_each_picture_that_follows_behind_and_one_that_is_off_or_gone_is_none_of_them()
+    {
+        static ArrangementItem Item(string id, string asset, bool isOn = true) => new(id, asset, isOn, new(true, null), null, new(FigureLinkKind.None));
+        var set = new Arrangement("a", "Skies", Gallery.Usual, [Item("one", "kite"), Item("two", "tile") with { StayMs = 9000 }, Item("off", "tile", isOn: false), Item("gone", "gone")]);
+        var ground = Behind() with { Words = WordsTone.Light, SetId = "a", Set = set };
+        var facts = new PlanFacts(Style, new[] { Sample.Picture(), Sample.Picture("tile", 600, 300) }.ToDictionary(p => p.Id), Sample.Site, [])
+        {
+            Grids = new Dictionary<string, ColourGrid> { ["kite"] = new(1, 1, [0, 0, 0, 255]), ["tile"] = new(1, 1, [255, 255, 255, 255]) },
+        };
+        PagePlan Of(Ground ground) => PagePlanner.Plan(Sample.Page(Band(ground, new(400, 400, 400), Sample.Text("p1", "Words"))), facts);
+        var plan = Of(ground);
+        Assert.Equal(("band-two", 9000), (plan.Grounds["band"].Followers.Single().Figure.Block.Id, plan.Grounds["band"].Followers.Single().StayMs));
+        Assert.False(plan.Grounds["band"].On.Desktop.Contrast!.Value.IsEnough);
+        Assert.True(Of(ground with { SetId = null, Set = null }).Grounds["band"].On.Desktop.Contrast!.Value.IsEnough);
+        // Each has the files that its place asks for, and waits until it is asked for.
+        Assert.Equal(plan.Figures["band"].Main.Slot.At(1280), plan.Figures["band-two"].Main.Slot.AtLeast(1280).At(1280), 6);
+        Assert.Equal(Loading.Later, plan.Figures["band-two"].Loading);
+        Assert.Equal("a", Assert.Single(plan.Page.Document.SetIds));
+        Assert.Contains("is no more", Assert.Single(Of(ground with { Set = null }).Notices, n => n.BlockId == "band").Sentence, StringComparison.Ordinal);
+        Assert.Null(((BandBlock)new Document([Band(ground, default)]).WithFigures(_ => null).Blocks[0]).Ground.SetId);
     }
 
     [Fact]

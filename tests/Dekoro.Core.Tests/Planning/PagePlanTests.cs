@@ -204,6 +204,9 @@ public sealed class PagePlanTests
         Assert.Equal(["The whole programme (PDF, 84 kB).", "Take it (PDF, 84 kB)"], plan.Page.Document.Blocks.Take(2).Select(PlainText.Of));
         Assert.Equal("t", Assert.Single(plan.Notices).BlockId);
         Assert.Equal([new Link.File("f1")], plan.LinksOut);
+        var slide = new ArrangementItem("i", "kite", true, new(false, null), null, new(FigureLinkKind.None)) { Words = SlideWords.Of("Kites", "", "Take it", link) };
+        var slides = new ArrangementBlock("set", "a", SizeRole.Wide) { Arrangement = new("a", "Week", Gallery.Usual, [slide]) { Kind = ArrangementKind.Slider } };
+        Assert.Equal("Take it (PDF, 84 kB)", PagePlanner.Plan(Page(slides), new PlanFacts(new SiteStyle(), new[] { Picture() }.ToDictionary(p => p.Id), site, [])).Page.Document.Buttons.Single().Text);
     }
 
     [Fact]

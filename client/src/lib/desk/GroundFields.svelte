@@ -3,6 +3,7 @@
   import { createQuery } from '@tanstack/svelte-query';
   import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
   import { proofOf } from '$lib/api/client';
+  import { arrangementList } from '$lib/api/queries';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Group from '$lib/ui/Group.svelte';
   import { uploads } from '$lib/library/uploads.svelte';
@@ -17,6 +18,7 @@
 
   let { desk, id, ground, name }: { desk: Desk; id: string; ground: GroundAttrs; name: 'band' | 'cell' } = $props();
   const files = createQuery(() => otherFiles(''));
+  const sets = createQuery(arrangementList);
   const videos = $derived(thereOf(files.data?.items, isVideo));
   const look = $derived(desk.look?.grounds[id]);
   const behind = $derived(desk.look?.figures[id]);
@@ -84,7 +86,9 @@
   <div class="mt-1.5 flex flex-wrap gap-1.5">
     <FilePick label="Picture for the {name}" onfiles={(files) => void fromFiles(files)}>From this computer</FilePick>
     {#if ground.picture}
-      <button class="dk-button" onclick={() => set({ picture: null, repeats: false, video: null })}>Without it</button>
+      <button class="dk-button" onclick={() => set({ picture: null, repeats: false, video: null, set: null })}
+        >Without it</button
+      >
     {/if}
   </div>
   {#if ground.picture}
@@ -98,10 +102,31 @@
     {#if behind && !ground.repeats}<div class="mt-1"><FitTable now={desk.widthClass} look={behind} /></div>{/if}
   {/if}
   {#if ground.picture && !ground.repeats && videos.length > 0}
-    <FileChoice label="Moving picture over it" value={ground.video} files={videos} onset={(video) => set({ video })} />
+    <FileChoice
+      label="Moving picture over it"
+      value={ground.video}
+      files={videos}
+      onset={(video) => set({ video, set: null })}
+    />
     {#if ground.video}<p class="mt-1 text-quiet">
         It plays without sound, with a way to pause it; who wants no movement sees the picture. The words are measured
         on the picture: choose one like the video.
+      </p>{/if}
+  {/if}
+  {#if name === 'band' && ground.picture && !ground.repeats && (sets.data?.arrangements.length || ground.set)}
+    <label class="dk-label mt-2" for="ground-set">Pictures that follow it</label>
+    <select
+      id="ground-set"
+      class="dk-field"
+      value={ground.set ?? ''}
+      onchange={(event) => set({ set: event.currentTarget.value || null, video: null })}
+    >
+      <option value="">none</option>
+      {#each sets.data?.arrangements ?? [] as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+    </select>
+    {#if ground.set}<p class="mt-1 text-quiet">
+        They fade into one another with the arrangement’s own stays, with a way to pause them; who wants no movement
+        sees the picture. The words are measured on each.
       </p>{/if}
   {/if}
   <h4 class="dk-label mt-3">Colour behind</h4>

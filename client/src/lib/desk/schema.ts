@@ -97,6 +97,8 @@ export type GroundAttrs = {
   picture: string | null;
   /** A file of the library that plays over the picture. */
   video: string | null;
+  /** An arrangement whose pictures follow behind a band. */
+  set: string | null;
   repeats: boolean;
   tint: string;
   tintStrength: Each;
@@ -110,6 +112,7 @@ const groundDefaults: GroundAttrs = {
   colour: null,
   picture: null,
   video: null,
+  set: null,
   repeats: false,
   tint: '#000000',
   tintStrength: [0, 0, 0],
