@@ -38,7 +38,7 @@ public static class Host
             k.Limits.MaxRequestBodySize = null;
             k.AddServerHeader = false;
         });
-        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddHttpContextAccessor().AddSingleton<Person>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Versions>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<LooksGiven>().AddSingleton<DraftEndpoints.Keeping>().AddSingleton<Grids>().AddSingleton<Swaps>().AddSingleton<SiteClock>().AddSingleton<PlanBook>()
+        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddHttpContextAccessor().AddSingleton<Person>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Versions>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<LooksGiven>().AddSingleton<DraftEndpoints.Keeping>().AddSingleton<Grids>().AddSingleton<Swaps>().AddSingleton<SiteClock>().AddSingleton<PlanBook>().AddSingleton<StagePlans>()
             .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
             .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>())
             .AddHostedService<TellingColours>()

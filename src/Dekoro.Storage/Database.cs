@@ -45,6 +45,11 @@ public sealed class Database : IDisposable
         }
     }
 
+    private long _writes;
+
+    /// <summary>How often this process has written: what was read is as it was while the count is the same.</summary>
+    public long Writes => Interlocked.Read(ref _writes);
+
     /// <summary>Runs in one transaction: all of it is kept, or none.</summary>
     public T Write<T>(Func<SqliteConnection, T> write)
     {
@@ -55,6 +60,7 @@ public sealed class Database : IDisposable
             using var transaction = connection.BeginTransaction();
             var result = write(connection);
             transaction.Commit();
+            Interlocked.Increment(ref _writes);
             return result;
         }
         finally

@@ -36,11 +36,16 @@ internal static class ArrangementEndpoints
 
     /// <summary>The arrangement as it stands on a page of its own, for the stage.</summary>
     /// <param name="state">Null for how it is now.</param>
-    internal static async Task<IResult> Stage(string id, int? sheet, long? state, Workspace workspace, PlanBook book, Looking looking)
+    internal static async Task<IResult> Stage(string id, int? sheet, long? state, Workspace workspace, PlanBook book, StagePlans stage, Looking looking)
     {
-        var set = state is { } version ? workspace.ArrangementStates.Find(id, version) is { } then ? book.AsItStood(id, then.Content) : null : book.ArrangementOf(id);
-        if (set is null) return Results.NotFound();
-        var page = ArrangementLooks.StagePage(set, book);
+        if (state is null)
+        {
+            if (book.ArrangementOf(id) is not { } now) return Results.NotFound();
+            var plans = stage.Of(now);
+            return Results.Text(await looking.PageAsync(plans[Math.Clamp(sheet ?? 1, 1, plans.Count) - 1], Looking.ForDesk), "text/html");
+        }
+        if (workspace.ArrangementStates.Find(id, state.Value) is not { } then || book.AsItStood(id, then.Content) is not { } set) return Results.NotFound();
+        var page = stage.PageOf(set);
         return Results.Text(await looking.PageAsync(Sheets.At(page, page.Document.Blocks[0].Id, sheet ?? 1), Looking.ForDesk), "text/html");
     }
 
@@ -52,7 +57,7 @@ internal static class ArrangementEndpoints
             [.. used[a.row.Id].Select(p => new PageTitle(p.Id, p.Title))], a.row.ChangedAt))]));
     }
 
-    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Make(NewArrangement made, Workspace workspace, PlanBook book, Events events, TimeProvider clock)
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Make(NewArrangement made, Workspace workspace, PlanBook book, StagePlans stage, Events events, TimeProvider clock)
     {
         var values = new ArrangementValues(made.Name, GalleryValues.Of(Gallery.Usual), [.. made.Pictures.Select(p => new ItemValues("", p))]);
         var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
@@ -60,23 +65,23 @@ internal static class ArrangementEndpoints
         if (reading.Arrangement is not { } set) return Problems.Of(400, reading.Sentence!, reading.Field);
         workspace.Arrangements.Add(id, ArrangementValues.Of(set).Write(), clock.GetUtcNow());
         events.Send("arrangement", new { id, version = 1 });
-        return TypedResults.Ok(ArrangementLooks.Of(id, workspace, book)!);
+        return TypedResults.Ok(ArrangementLooks.Of(id, workspace, book, stage)!);
     }
 
-    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Find(string id, Workspace workspace, PlanBook book) =>
-        ArrangementLooks.Of(id, workspace, book) is { } look ? TypedResults.Ok(look) : NoArrangement();
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Find(string id, Workspace workspace, PlanBook book, StagePlans stage) =>
+        ArrangementLooks.Of(id, workspace, book, stage) is { } look ? TypedResults.Ok(look) : NoArrangement();
 
-    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Change(string id, ArrangementValues values, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, HttpRequest request, TimeProvider clock)
+    private static Results<Ok<ArrangementLook>, ProblemHttpResult> Change(string id, ArrangementValues values, Workspace workspace, PlanBook book, StagePlans stage, Events events, BackgroundWork background, Person person, HttpRequest request, TimeProvider clock)
     {
         if (workspace.Arrangements.Find(id) is null) return NoArrangement();
         if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.Of(428, "Say with If-Match which version of the arrangement this started from.");
         var reading = values.Check(id);
         if (reading.Arrangement is not { } set) return Problems.Of(400, reading.Sentence!, reading.Field);
         if (!workspace.Arrangements.Save(id, version, ArrangementValues.Of(set).Write(), person.Now, clock.GetUtcNow()))
-            return Problems.Of(409, "This arrangement was changed in another window since you opened it: yours is still here, and nothing was overwritten.", null, ("now", ArrangementLooks.Of(id, workspace, book)));
+            return Problems.Of(409, "This arrangement was changed in another window since you opened it: yours is still here, and nothing was overwritten.", null, ("now", ArrangementLooks.Of(id, workspace, book, stage)));
         events.Send("arrangement", new { id, version = version + 1 });
         background.Prepare();
-        return TypedResults.Ok(ArrangementLooks.Of(id, workspace, book)!);
+        return TypedResults.Ok(ArrangementLooks.Of(id, workspace, book, stage)!);
     }
 
     private static async Task<IResult> Out(string id, string format, Workspace workspace, PlanBook book, Looking looking, HttpRequest request)

@@ -39,21 +39,12 @@ public sealed record WordsOverLook(PerClass<Contrast?> Contrast, PerClass<bool> 
 /// <summary>What is told of an arrangement beside its values.</summary>
 internal static class ArrangementLooks
 {
-    /// <summary>It alone on a page, reaching as far as where it reaches furthest.</summary>
-    public static PageSource StagePage(Arrangement set, PlanBook book) => new("stage-" + set.Id, set.Name, "stage", "", new Document([new ArrangementBlock("stage", set.Id, ReachOf(set, book)) { Arrangement = set }]));
-
-    private static SizeRole ReachOf(Arrangement set, PlanBook book)
-    {
-        var reaches = book.PagesByArrangement()[set.Id].SelectMany(page => book.DocumentOf(page).Arrangements).Where(a => a.ArrangementId == set.Id).Select(a => a.Reach).ToHashSet();
-        return reaches.Contains(SizeRole.Edge) ? SizeRole.Edge : reaches.SetEquals([SizeRole.Column]) ? SizeRole.Column : SizeRole.Wide;
-    }
-
-    public static ArrangementLook? Of(string id, Workspace workspace, PlanBook book)
+    public static ArrangementLook? Of(string id, Workspace workspace, PlanBook book, StagePlans stage)
     {
         if (workspace.Arrangements.Find(id) is not { } row || book.ArrangementOf(id) is not { } set) return null;
         var assets = workspace.Assets.FindMany([.. set.Items.Select(i => i.AssetId).Distinct()]).ToDictionary(a => a.Id);
         var facts = assets.ToDictionary(a => a.Key, a => a.Value.Facts);
-        var plans = PlansOf(set, book);
+        var plans = stage.Of(set);
         return new(id, row.Version, ArrangementValues.Of(set), facts.ToDictionary(f => f.Key, f => f.Value.Words),
             set.Items.Where(i => facts.ContainsKey(i.AssetId)).ToDictionary(i => i.Id, i => ItemWords.Of(set, i, facts[i.AssetId])), [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
             set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value),
@@ -67,15 +58,7 @@ internal static class ArrangementLooks
         static string? DayOf(Asset? asset) => asset?.TakenOn ?? asset?.AddedAt.ToString("o", CultureInfo.InvariantCulture);
     }
 
-    /// <summary>The arrangement on a page of its own, all its parts.</summary>
-    private static List<PagePlan> PlansOf(Arrangement set, PlanBook book)
-    {
-        var page = StagePage(set, book);
-        var facts = book.Facts(page);
-        return [.. Sheets.Of(page).Select(sheet => PagePlanner.Plan(sheet, facts))];
-    }
-
-    private static WordsOverLook? OverSlidesOf(List<PagePlan> plans)
+    private static WordsOverLook? OverSlidesOf(IReadOnlyList<PagePlan> plans)
     {
         var slides = plans.SelectMany(p => p.Grounds.Values).ToList();
         if (slides.Count == 0 || plans.SelectMany(p => p.Sets.Values).FirstOrDefault() is not { } stage) return null;
@@ -83,7 +66,7 @@ internal static class ArrangementLooks
             stage.WordsBelow, GroundPlan.MendOf(slides, plans[0].Layout) is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
     }
 
-    private static Dictionary<string, ItemFit> FitsOf(Arrangement set, List<PagePlan> plans)
+    private static Dictionary<string, ItemFit> FitsOf(Arrangement set, IReadOnlyList<PagePlan> plans)
     {
         var block = new ArrangementBlock("stage", set.Id, SizeRole.Wide);
         var figures = plans.SelectMany(p => p.Figures.Values).DistinctBy(f => f.Block.Id).ToDictionary(f => f.Block.Id);

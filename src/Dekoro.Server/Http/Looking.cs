@@ -151,7 +151,9 @@ public sealed class Looking(PlanBook book, Renderer renderer, Workspace workspac
 
     /// <param name="pending">Pictures that are not in the library yet.</param>
     public Task<string> PageAsync(PageSource page, IFileAddresses addresses, IEnumerable<PictureFacts>? pending = null) =>
-        renderer.PageAsync(new PageModel(PagePlanner.Plan(book.Whole(page), book.Facts(book.Whole(page), pending: pending)), book.Frame(), addresses, "", IsProof: true), "");
+        PageAsync(PagePlanner.Plan(book.Whole(page), book.Facts(book.Whole(page), pending: pending)), addresses);
+
+    public Task<string> PageAsync(PagePlan plan, IFileAddresses addresses) => renderer.PageAsync(new PageModel(plan, book.Frame(), addresses, "", IsProof: true), "");
 
     public static ProofAddresses ForDesk => Addresses;
 

@@ -27,7 +27,7 @@ internal static class StateEndpoints
             : ArrangementEndpoints.NoArrangement();
 
     private static Results<Ok<ArrangementLook>, ProblemHttpResult> RestoreArrangement(
-        string id, long version, Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
+        string id, long version, Workspace workspace, PlanBook book, StagePlans stage, Events events, BackgroundWork background, Person person, TimeProvider clock)
     {
         if (workspace.Arrangements.Find(id) is not { } now) return ArrangementEndpoints.NoArrangement();
         if (workspace.ArrangementStates.Find(id, version) is not { } state) return Problems.NoState();
@@ -35,7 +35,7 @@ internal static class StateEndpoints
             return Problems.Of(409, "The arrangement was changed at the same moment, so nothing was done: look at it as it is now, and try again.");
         events.Send("arrangement", new { id, version = now.Version + 1 });
         background.Prepare();
-        return TypedResults.Ok(ArrangementLooks.Of(id, workspace, book)!);
+        return TypedResults.Ok(ArrangementLooks.Of(id, workspace, book, stage)!);
     }
 
     private static Results<Ok<IReadOnlyList<StateLook>>, ProblemHttpResult> List(string id, Workspace workspace) =>

@@ -112,8 +112,7 @@
       {/if}
       <section aria-label="Pictures" class="flex-none border-t border-base-content bg-base-100 px-4 py-2">
         <div class="mb-1 flex items-center gap-3">
-          <h2 class="font-semibold whitespace-nowrap">Running order</h2>
-          <span class="min-w-0 truncate text-quiet">drag, or use the arrows</span>
+          <h2 class="font-semibold whitespace-nowrap" title="Drag, or use the arrows">Running order</h2>
           <span class="ml-auto"></span>
           {#if !opened.wish.follows}
             <FromLibrary label="From the library" onchoose={(ids) => opened.add(ids)} />
