@@ -46,6 +46,11 @@ public sealed class ArrangementApiTests(ServerFixture server) : IClassFixture<Se
         Assert.StartsWith("words: Words over slides stand in one of nine fields", await RefusedAsync(v => v["slider"]!["words"]!["tint"] = "red"), StringComparison.Ordinal);
         Assert.StartsWith("stayMs: A slide stands for 1 to 60 s.", await RefusedAsync(v => v["items"]![0]!["stayMs"] = 0), StringComparison.Ordinal);
         Assert.StartsWith("startsWith: It begins with its first picture", await RefusedAsync(v => v["slider"]!["startsWith"] = 0), StringComparison.Ordinal);
+        Assert.StartsWith("dates: It would end before it begins", await RefusedAsync(v => (v["items"]![0]!["from"], v["items"]![0]!["until"]) = ("2026-12-24", "2026-12-01")), StringComparison.Ordinal);
+        Assert.StartsWith("look: Corners are four numbers", await RefusedAsync(v => v["ownLook"] = new JsonObject { ["roundPx"] = new JsonArray(1, 2) }), StringComparison.Ordinal);
+        Assert.StartsWith("controls: Buttons and steps are small", await RefusedAsync(v => v["slider"]!["controlColour"] = "red"), StringComparison.Ordinal);
+        foreach (var (page, player) in new[] { ("javascript:alert(1)", "https://player.example/1"), ("https://videos.example/1", "http://player.example/1") })
+            Assert.StartsWith("instead: The larger view shows", await RefusedAsync(v => v["items"]![0]!["instead"] = new JsonObject { ["kind"] = "hosted", ["target"] = page, ["player"] = player }), StringComparison.Ordinal);
         using (var kept = await PutAsync(made, v => v["name"] = "Ring by ring")) Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
         using var stale = await PutAsync(made, v => v["name"] = "Mine");
         Assert.Equal(HttpStatusCode.Conflict, stale.StatusCode);

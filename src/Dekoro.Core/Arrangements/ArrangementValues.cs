@@ -44,7 +44,7 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
         if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget, i.Title, i.Text, i.Button, i.ButtonLink, i.Instead?.Target, i.Instead?.Player, i.Instead?.Title }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
         if (Items.Any(i => i.StayMs is < Arrangements.Slider.LeastStayMs or > Arrangements.Slider.MostStayMs)) return Refused("stayMs", Arrangements.SliderValues.StaySentence);
         if (Items.Select(i => RunDates.Read(i.From, i.Until, i.Yearly).Sentence).OfType<string>().FirstOrDefault() is { } dated) return Refused("dates", dated);
-        if (Items.Any(i => i.Instead is { } instead && (!Enum.IsDefined(instead.Kind) || (instead.Kind == InsteadKind.Hosted && !VideoChoice.Hosted.IsPlayer(instead.Player ?? ""))))) return Refused("instead", "The larger view shows a film of the library, a video of another site whose player has an https address, a page, or words.");
+        if (Items.Any(i => i.Instead is { } instead && (!Enum.IsDefined(instead.Kind) || (instead.Kind == InsteadKind.Hosted && !(VideoChoice.Hosted.IsPlayer(instead.Player ?? "") && VideoChoice.Hosted.IsPage(instead.Target ?? "")))))) return Refused("instead", "The larger view shows a film of the library, a video of another site by the addresses of its page and its player, a page, or words.");
         var follows = LibraryQuery.Read(Follows ?? "").Written;
         if (follows.Length > MostLine) return Refused("follows", $"A search line holds at most {MostLine} characters: shorten it.");
         var ids = new HashSet<string>();

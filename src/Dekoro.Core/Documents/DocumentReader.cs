@@ -254,9 +254,10 @@ public sealed class DocumentReader
         at += "video.";
         if (video.ValueKind == JsonValueKind.Object && Text(video, "file", at, "", 64) is { Length: > 0 } file)
             return new VideoChoice.Own(file, Text(video, "captions", at, "", 64) is { Length: > 0 } captions ? captions : null, Flag(video, "controls", at), Flag(video, "loops", at), Flag(video, "startsItself", at));
-        if (video.ValueKind == JsonValueKind.Object && Text(video, "player", at, "", 2000) is { } player && VideoChoice.Hosted.IsPlayer(player))
-            return new VideoChoice.Hosted(Text(video, "address", at, "", 2000), player, Text(video, "title", at, "", 300));
-        Refuse(at, "A video is a file of the library, or a player at an https address.");
+        if (video.ValueKind == JsonValueKind.Object && (Text(video, "address", at, "", 2000), Text(video, "player", at, "", 2000)) is var (page, player)
+            && VideoChoice.Hosted.IsPage(page) && VideoChoice.Hosted.IsPlayer(player))
+            return new VideoChoice.Hosted(page, player, Text(video, "title", at, "", 300));
+        Refuse(at, "A video is a file of the library, or one of another site by the addresses of its page and of its player.");
         return null;
     }
 

@@ -19,6 +19,9 @@ public abstract record VideoChoice
     /// <param name="Player">Of what is put into a frame: https, or a path of this server.</param>
     public sealed record Hosted(string Address, string Player, string Title) : VideoChoice
     {
+        /// <returns>True for an address that a visitor may be led to.</returns>
+        public static bool IsPage(string address) => IsPlayer(address) || (Uri.TryCreate(address, UriKind.Absolute, out var uri) && uri.Scheme == Uri.UriSchemeHttp);
+
         /// <returns>True for an address that may be put into a frame.</returns>
         public static bool IsPlayer(string address) => (address.StartsWith('/') && !address.StartsWith("//", StringComparison.Ordinal))
             || (Uri.TryCreate(address, UriKind.Absolute, out var uri) && uri.Scheme == Uri.UriSchemeHttps);
