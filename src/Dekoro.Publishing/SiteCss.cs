@@ -55,6 +55,7 @@ public static class SiteCss
             .bar, .foot { padding-inline: max(var(--pad), calc((100% - {{Px(style.WidePx)}}) / 2)); }
             .cells-wide { {{Out($"min({Px(style.WidePx)}, calc(100cqi - 2 * var(--pad)))")}} }
             .cells { gap: {{Px(style.GutterPx)}}; }
+            .slider { --arrow-inset: {{Px(SetPlan.ArrowInsetPx)}}; --steps-foot: {{Px(SetPlan.PlateFootPx)}}; --steps-pad: {{Px(SetPlan.PlatePx)}}; }
             .worded > :nth-child(2) { box-sizing: border-box; max-width: calc({{Px(SetPlan.WordsMostPx)}} + 2 * var(--inset)); padding: {{Px(SetPlan.WordsPaddingPx)}} var(--inset) var(--foot); }
             """);
         foreach (var look in style.Looks) css.AppendLine($".look-{look.Id} {{ {Variables(look.Look)} }}");
@@ -93,9 +94,9 @@ public static class SiteCss
         parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0).Select(c => $"--bar-{Name(c)}:{Px(set.BarPx(c))}"));
         parts.AddRange(WidthClasses.All.Where(c => set.BarPx(c) > 0 && set.DotsStandBelow(c)).Select(c => $"--dots-{Name(c)}:100%"));
         if (!set.IsGallery && (set.Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside || WidthClasses.All.Any(set.StepsStandInside))) parts.AddRange(WidthClasses.All.Select(c => $"--sides-{Name(c)}:{Number(set.PicturesShape(c))}"));
-        if (!set.IsGallery && set.Block.Arrangement!.Slider.Controls is var controls && controls != SliderControls.Usual)
+        if (!set.IsGallery)
         {
-            var colours = set.Page.Style.Colours;
+            var (controls, colours) = (set.Block.Arrangement!.Slider.Controls, set.Page.Style.Colours);
             parts.Add($"--plate:{controls.PlateOn(colours)};--mark:{controls.MarkOn(colours)};--dots:{controls.DotsOn(colours)};--arrow:{controls.ArrowPx}px;--dot:{controls.DotPx}px;--dot-mark:{controls.MarkPx}px;--step:{controls.PicturePx}px;--button:{controls.ButtonPx}px");
         }
         if (!set.Block.Slides.IsEmpty) parts.AddRange(WordsOf(set));

@@ -90,6 +90,23 @@ public sealed class ArrangementApiTests(ServerFixture server) : IClassFixture<Se
     }
 
     [Fact]
+    public async Task A_swap_reaches_a_step_of_its_own_and_a_picture_that_follows_behind_a_band()
+    {
+        var (door, step, follower, other) = (await server.TakeInAsync("bunting.svg"), await server.TakeInAsync("box-kite-winter.webp"), await server.TakeInAsync("lighthouse-turned.jpg"), await server.TakeInAsync("windle-sands-june-morning.jpg"));
+        var slider = await server.PostAsync("/api/arrangements", new { name = "Steps", pictures = new[] { door } });
+        using (var kept = await PutAsync(slider, v => (v["kind"], v["slider"]!["steps"], v["items"]![0]!["step"]) = ("slider", "pictures", step))) Assert.Equal(HttpStatusCode.OK, kept.StatusCode);
+        var behind = await server.PostAsync("/api/arrangements", new { name = "Behind", pictures = new[] { follower } });
+        await server.PageAsync("Steps", Block((string)slider["id"]!), new { type = "band", attrs = new { id = "band", picture = door, set = (string)behind["id"]! }, content = new[] { ServerFixture.Text("Words") } });
+        foreach (var (old, set, field) in new[] { (step, slider, "step"), (follower, behind, "asset") })
+        {
+            var swapped = await server.PostAsync($"/api/files/{old}/swap", new { with = other });
+            Assert.Equal(other, (string)(await server.GetAsync($"/api/arrangements/{set["id"]}"))["values"]!["items"]![0]![field]!);
+            await server.PostAsync($"/api/files/{other}/swap", swapped["undo"]!);
+            Assert.Equal(old, (string)(await server.GetAsync($"/api/arrangements/{set["id"]}"))["values"]!["items"]![0]![field]!);
+        }
+    }
+
+    [Fact]
     public async Task Its_pictures_are_used_on_its_pages_and_a_swap_reaches_into_it_and_is_put_back()
     {
         var (small, large, other) = (await server.TakeInAsync("serpent-small.jpg"), await server.TakeInAsync("the-kite-hall.jpg"), await server.TakeInAsync("two-lanterns.jpg"));

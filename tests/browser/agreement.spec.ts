@@ -1,11 +1,10 @@
 import { chromium, type Page } from '@playwright/test';
-import { expect, telling, test } from './dekoro';
+import { expect, forecast, telling, test } from './dekoro';
 import { chromiumHere } from './browser.mjs';
 import { randomSite } from './random-site';
 import { serve } from './server';
 
 type Found = { site: string; page: string; picture: string; width: number; px: number };
-type Taken = { blockId: string; slotCssPx: number; widthPx: number };
 type PageItem = { id: string; path: string };
 
 const devices = [
@@ -19,8 +18,6 @@ const devices = [
 
 const pagesOf = async (url: string) => ((await (await fetch(`${url}/api/pages`)).json()) as PageItem[]).filter((p) => !('isOn' in p) || p.isOn);
 const addressOf = (url: string, page: PageItem) => `${url}/live/${page.path}${page.path ? '/' : ''}`;
-const forecast = async (url: string, id: string, viewport: number, ratio: number) =>
-  (await (await fetch(`${url}/api/pages/${id}/forecast?viewportPx=${viewport}&pixelRatio=${ratio}`)).json()) as Taken[];
 
 /** 320…2560 in steps of 40, and a px either side of every joint of every picture on the page. */
 async function widthsFor(page: Page) {

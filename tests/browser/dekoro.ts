@@ -64,6 +64,10 @@ export async function makePage(url: string, title: string, content: unknown[] = 
   return draft.id;
 }
 
+/** How wide each picture is drawn, and which file a device takes, as Core says. */
+export const forecast = async (url: string, id: string, viewport: number, ratio: number) =>
+  (await (await fetch(`${url}/api/pages/${id}/forecast?viewportPx=${viewport}&pixelRatio=${ratio}`)).json()) as { blockId: string; slotCssPx: number; widthPx: number }[];
+
 export async function publish(url: string) {
   const answer = await fetch(`${url}/api/publish`, { method: 'POST' });
   if (!answer.ok) throw new Error(await answer.text());

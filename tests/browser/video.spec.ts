@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, makePage, openDesk, passesAxe, publish, takeIn, test, text, demoFile } from './dekoro';
 
 type Figure = { type: string; attrs: { asset: string; video: Record<string, unknown> | null } };
@@ -36,11 +37,39 @@ test('A video from this computer stands by its still, gets another, and plays fo
   await expect(video).toHaveAttribute('controls', '');
   await expect.poll(() => video.evaluate((one: HTMLVideoElement) => one.currentTime > 0 && one.muted)).toBe(true);
   expect(await video.evaluate((one: HTMLVideoElement) => one.currentSrc)).toContain('/live/files/');
-  expect((await fetch(await video.evaluate((one: HTMLVideoElement) => one.poster))).headers.get('content-type')).toBe('image/jpeg');
+  // Its still lies under it, in a file that fits, and says nothing beside it.
+  const still = page.locator('.film img');
+  await expect(still).toHaveAttribute('alt', '');
+  expect(await still.evaluate((one: HTMLImageElement) => one.complete && one.naturalWidth > 0 && new URL(one.currentSrc).pathname.startsWith('/live/media/'))).toBe(true);
+  expect(await Promise.all([video, still].map((one) => one.boundingBox()))).toEqual([await page.locator('.film').boundingBox(), await page.locator('.film').boundingBox()]);
   // The library knows that it plays there, and keeps it.
   const { items } = (await (await fetch(`${own.url}/api/downloads`)).json()) as { items: { id: string; standsIn: { pageTitle: string }[] }[] };
   expect(items[0]!.standsIn.map((one) => one.pageTitle)).toEqual(['Home']);
+  // Where the film does not come, its still is seen through it.
+  await page.route('**/live/files/**', (route) => route.abort());
+  await page.reload();
+  await expect.poll(() => video.evaluate((one: HTMLVideoElement) => one.networkState)).toBe(3);
+  await expect.poll(() => still.evaluate((one: HTMLImageElement) => one.complete)).toBe(true);
+  const film = (await page.locator('.film').boundingBox())!;
+  const upperHalf = async () => (await page.screenshot({ clip: { ...film, height: film.height / 2 } })).toString('base64');
+  const through = await upperHalf();
+  await video.evaluate((one: HTMLVideoElement) => (one.style.visibility = 'hidden'));
+  expect(await apart(page, through, await upperHalf())).toBeLessThan(2);
+  await still.evaluate((one: HTMLImageElement) => (one.style.visibility = 'hidden'));
+  expect(await apart(page, through, await upperHalf())).toBeGreaterThan(10);
 });
+
+/** How far two pictures (PNG, base64) are apart, of 255 on the mean. */
+const apart = (page: Page, one: string, other: string) =>
+  page.evaluate(async (both) => {
+    const [a, b] = await Promise.all(both.map(async (png) => {
+      const image = await createImageBitmap(new Blob([Uint8Array.from(atob(png), (c) => c.charCodeAt(0))]));
+      const canvas = new OffscreenCanvas(image.width, image.height).getContext('2d')!;
+      canvas.drawImage(image, 0, 0);
+      return canvas.getImageData(0, 0, image.width, image.height).data;
+    }));
+    return a!.reduce((sum, level, i) => sum + Math.abs(level - b![i]!), 0) / a!.length;
+  }, [one, other]);
 
 test('By keys alone a video of another site is placed by its address; its player comes only when it is asked for, and without script the still leads there', async ({ page, browser, own }) => {
   const id = await makePage(own.url, 'Home', [text('Above.')]);

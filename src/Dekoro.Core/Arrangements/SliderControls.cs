@@ -24,7 +24,7 @@ public sealed record SliderControls(ControlSize Size, Srgb? Colour, bool StepsIn
 
     /// <summary>Across what a finger meets of a dot, and across the dot, CSS px; the first is never less than SC 2.5.8 wants.</summary>
     public int DotPx => Of(24, 24, 32);
-    public int MarkPx => Of(8, 10, 16);
+    public int MarkPx => Of(10, 13, 16);
 
     /// <summary>Across a small picture as a step with the room beside it, CSS px.</summary>
     public int PicturePx => Of(48, 64, 80);

@@ -33,6 +33,9 @@ public static class Readability
 
     private const double WorstShare = 0.05;
 
+    /// <summary>What all but the worst twentieth reach or pass; at least one is given.</summary>
+    public static double WorstOf(double[] ratios) => ratios.Order().ElementAt((int)(WorstShare * ratios.Length));
+
     /// <summary>The contrast of the words that are worst off; null where there are none.</summary>
     /// <param name="strength">Of the tint, 0 to <see cref="Steps"/>.</param>
     public static Contrast? Of(IReadOnlyList<WordsGround> grounds, Srgb words, Srgb tint, int strength)
@@ -41,9 +44,7 @@ public static class Readability
         Contrast? worst = null;
         foreach (var ground in grounds.Where(g => !g.Below.IsEmpty))
         {
-            var ratios = RatiosOf(ground, words, under);
-            Array.Sort(ratios);
-            var contrast = new Contrast(ratios[(int)(WorstShare * ratios.Length)], ground.Needed);
+            var contrast = new Contrast(WorstOf(RatiosOf(ground, words, under)), ground.Needed);
             if (worst is not { } w || contrast.Ratio / contrast.Needed < w.Ratio / w.Needed) worst = contrast;
         }
         return worst;

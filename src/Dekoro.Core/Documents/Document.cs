@@ -58,6 +58,11 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     /// <summary>All of them as they are now.</summary>
     public IEnumerable<Arrangement> Sets => Arrangements.Select(a => a.Arrangement).Concat(BehindBands.Select(b => b.Ground.Set)).OfType<Arrangement>().DistinctBy(a => a.Id);
 
+    /// <summary>Places whose picture an arrangement gives: each by the id of its figure, with the item that has it, and whether as its step.</summary>
+    public IEnumerable<(string FigureId, string SetId, string ItemId, bool IsStep)> SetPlaces =>
+        Arrangements.SelectMany(a => (a.Arrangement?.Items ?? []).SelectMany(i => new[] { (a.FigureIdOf(i), a.ArrangementId, i.Id, false), (ArrangementBlock.StepIdOf(a.FigureIdOf(i)), a.ArrangementId, i.Id, true) }))
+            .Concat(BehindBands.SelectMany(b => (b.Ground.Set?.Items ?? []).Select(i => (b.FollowerIdOf(i), b.Ground.SetId!, i.Id, false))));
+
     private IEnumerable<GroundedBlock> BehindBands => Grounded.Where(b => b.Ground.SetId is not null);
 
     /// <summary>The same with each arrangement as it is now; null for one that is no more.</summary>

@@ -149,11 +149,12 @@ public sealed class DocumentReader
     private Ground Ground(JsonElement attrs, string at)
     {
         var picture = Text(attrs, "picture", at, "", 64);
+        var video = picture.Length > 0 ? Text(attrs, "video", at, "", 64) : "";
         return new(OptionalColour(attrs, "colour", at), picture.Length > 0 ? picture : null, Flag(attrs, "repeats", at),
             OptionalColour(attrs, "tint", at) ?? Documents.Ground.None.Tint, Each(attrs, "tintStrength", at, Readability.Steps), Choice(attrs, "words", at, WordsTone.Dark),
-            picture.Length > 0 && Text(attrs, "video", at, "", 64) is { Length: > 0 } video ? video : null)
+            video.Length > 0 ? video : null)
         {
-            SetId = picture.Length > 0 && Text(attrs, "set", at, "", 64) is { Length: > 0 } set ? set : null,
+            SetId = picture.Length > 0 && video.Length == 0 && Text(attrs, "set", at, "", 64) is { Length: > 0 } set ? set : null,
         };
     }
 

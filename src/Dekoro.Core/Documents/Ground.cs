@@ -39,7 +39,9 @@ public abstract record GroundedBlock(string Id, Ground Ground, ImmutableArray<Bl
 
     /// <summary>Pictures that take its place one after the other, each with how long it stands, ms; a pattern keeps its place.</summary>
     public ImmutableArray<(FigureBlock Figure, int StayMs)> Followers => Ground is not { AssetId: { } first, Repeats: false, Set: { } set } ? [] :
-        [.. set.Shown.Where(i => !i.IsWordsAlone && i.AssetId != first).Select(i => (Placed($"{Id}-{i.Id}", i.AssetId), set.StayOf(i)))];
+        [.. set.Shown.Where(i => !i.IsWordsAlone && i.AssetId != first).Select(i => (Placed(FollowerIdOf(i), i.AssetId), set.StayOf(i)))];
+
+    public string FollowerIdOf(ArrangementItem item) => Id + "-" + item.Id;
 
     private FigureBlock Placed(string id, string assetId) =>
         new(id, assetId, new FigureSize.Behind(Ground.Repeats), Side.Centre, false, CutChoice.AsIs, new AltChoice(true, null), new CaptionChoice(CaptionSource.None), new LinkChoice(FigureLinkKind.None));

@@ -12,9 +12,12 @@ public static class Swapping
             ? figure.WithAsset(fromAsset, toAsset) with { Alt = figure.AssetId == fromAsset ? figure.Alt with { Own = alt } : figure.Alt }
             : figure);
 
-    /// <param name="altByItem">The items that change, by id, each with its own words from then on; null takes the library's.</param>
-    public static Arrangement Swap(Arrangement set, string toAsset, IReadOnlyDictionary<string, string?> altByItem) => set with
+    /// <param name="altByPlace">The items that change, by id, each with its own words from then on; null takes the library's. Of a step the picture alone changes.</param>
+    public static Arrangement Swap(Arrangement set, string toAsset, IReadOnlyDictionary<(string ItemId, bool IsStep), string?> altByPlace)
     {
-        Items = [.. set.Items.Select(item => altByItem.TryGetValue(item.Id, out var alt) ? item with { AssetId = toAsset, Alt = item.Alt with { Own = alt } } : item)],
-    };
+        return set with { Items = [.. set.Items.Select(Own).Select(Step)] };
+
+        ArrangementItem Own(ArrangementItem item) => altByPlace.TryGetValue((item.Id, false), out var alt) ? item with { AssetId = toAsset, Alt = item.Alt with { Own = alt } } : item;
+        ArrangementItem Step(ArrangementItem item) => altByPlace.ContainsKey((item.Id, true)) ? item with { StepAssetId = toAsset } : item;
+    }
 }

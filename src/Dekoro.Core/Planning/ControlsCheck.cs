@@ -9,11 +9,9 @@ namespace Dekoro.Core.Planning;
 /// <summary>Whether the arrows and steps of a slider can be seen against what lies under them.</summary>
 public static class ControlsCheck
 {
-    private const double InsetPx = 10, WorstShare = 0.05;
-
     /// <summary>Whether the pictures have to be measured: only where neither plate nor edge would stand out from just any picture.</summary>
     public static bool NeedsPictures(Slider slider, Sites.SiteColours colours) =>
-        (slider.Arrows == ArrowsAt.Inside || (slider.Controls.StepsInside && slider.Steps != Steps.None)) && slider.Controls.LeastOverAny(colours) < SliderControls.Needed;
+        (slider.Arrows == ArrowsAt.Inside || (slider.Controls.StepsInside && slider.Steps == Steps.Dots)) && slider.Controls.LeastOverAny(colours) < SliderControls.Needed;
 
     /// <returns>Sentences; none where all is well.</returns>
     /// <param name="gridOf">A picture at a few samples; null where it is not measured.</param>
@@ -40,27 +38,15 @@ public static class ControlsCheck
         var controls = set.Block.Arrangement!.Slider.Controls;
         var places = new List<BoxPx>();
         if (set.Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside)
-            places.AddRange(new[] { InsetPx, width - InsetPx - controls.ArrowPx }.Select(left => new BoxPx(left, (height - controls.ArrowPx) / 2, controls.ArrowPx, controls.ArrowPx)));
+            places.AddRange(new[] { SetPlan.ArrowInsetPx, width - SetPlan.ArrowInsetPx - controls.ArrowPx }.Select(left => new BoxPx(left, (height - controls.ArrowPx) / 2, controls.ArrowPx, controls.ArrowPx)));
         // Over several in view they may lie over any part of one's foot.
         if (set.StepsStandInside(c)) places.Add(new(0, height - SetPlan.StepsInsidePx(controls), width, SetPlan.StepsInsidePx(controls)));
-        return places.Select(place =>
-        {
-            var ratios = SquaresOf(place).Select(At).Select(under => Math.Max(plate.ContrastWith(under), mark.ContrastWith(under))).Order().ToList();
-            return ratios[(int)(WorstShare * ratios.Count)];
-        }).DefaultIfEmpty(double.PositiveInfinity).Min();
+        return places.Select(place => Readability.WorstOf([.. place.Squares(Readability.SamplePx).Select(At).Select(under => Math.Max(plate.ContrastWith(under), mark.ContrastWith(under)))])).DefaultIfEmpty(double.PositiveInfinity).Min();
 
         Srgb At(BoxPx square)
         {
             var (picture, per) = (cut.Picture.Size, cut.Cut.Width / width);
             return grid.MeanOf((cut.Cut.X + square.Left * per) / picture.Width, (cut.Cut.Y + square.Top * per) / picture.Height, square.Width * per / picture.Width, square.Height * per / picture.Height, plate);
-        }
-    }
-
-    private static IEnumerable<BoxPx> SquaresOf(BoxPx place)
-    {
-        for (var y = 0.0; y < place.Height; y += Readability.SamplePx)
-        {
-            for (var x = 0.0; x < place.Width; x += Readability.SamplePx) yield return new(place.Left + x, place.Top + y, Readability.SamplePx, Readability.SamplePx);
         }
     }
 }

@@ -48,11 +48,13 @@ public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClas
         });
         var on = seen.Select((_, s) => s.On);
         var stays = block.Followers.ToDictionary(f => f.Figure.Id, f => f.StayMs);
-        return Planned() with { Followers = first is null ? [] : [.. behind.Where(f => stays.ContainsKey(f.Block.Id)).Select(f => new Follower(f, stays[f.Block.Id], seen.Select((_, s) => PositionOf(f, s.Box))))] };
+        return new(block, first, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null, seen.Select((_, s) => s.Grounds.ToImmutableArray()))
+        {
+            Followers = first is null ? [] : [.. behind.Where(f => stays.ContainsKey(f.Block.Id)).Select(f => new Follower(f, stays[f.Block.Id], seen.Select((_, s) => PositionOf(f, s.Box))))],
+        };
 
         Cut? WindowOf(FigurePlan figure, BoxPx box) => ground.Repeats ? null : Cut.To(AspectRatio.Of(box.Width, box.Height), figure.Main.Picture.Size, figure.Main.Picture.KeepOrMiddle);
         string? PositionOf(FigurePlan? figure, BoxPx box) => figure is null ? null : WindowOf(figure, box)?.ObjectPosition(figure.Main.Picture.Size);
-        GroundPlan Planned() => new(block, first, on, WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false }) ? MendOf(ground, seen.Select((_, s) => s.Grounds), layout) : null, seen.Select((_, s) => s.Grounds.ToImmutableArray()));
     }
 
     /// <summary>Of the words over all slides those that are worst off, on each class of screen; null where none stand over a picture.</summary>
@@ -88,7 +90,7 @@ public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClas
         if (picture is null) return [.. said.Select(l => new WordsGround(NeededBy(l), [.. Enumerable.Repeat(behind, Readability.Parts)]))];
         return
         [
-            .. said.Select(l => new WordsGround(NeededBy(l), [.. l.Lines.SelectMany(Squares).SelectMany(PartsOf).Select(Below)])),
+            .. said.Select(l => new WordsGround(NeededBy(l), [.. l.Lines.SelectMany(line => line.Squares(Readability.SamplePx)).SelectMany(PartsOf).Select(Below)])),
         ];
 
         static double NeededBy(Laid words) => words.Style!.IsLarge(isBold: false) ? Readability.LargeNeeds : Readability.TextNeeds;
@@ -118,14 +120,5 @@ public sealed record GroundPlan(GroundedBlock Block, FigurePlan? Behind, PerClas
         var side = square.Width / Readability.PartsAcross;
         for (var i = 0; i < Readability.Parts; i++)
             yield return new(square.Left + i % Readability.PartsAcross * side, square.Top + i / Readability.PartsAcross * side, side, side);
-    }
-
-    /// <summary>Whole squares, the last ones reaching a little over the line's ends.</summary>
-    private static IEnumerable<BoxPx> Squares(BoxPx line)
-    {
-        for (var y = 0.0; y < line.Height; y += Readability.SamplePx)
-        {
-            for (var x = 0.0; x < line.Width; x += Readability.SamplePx) yield return new(line.Left + x, line.Top + y, Readability.SamplePx, Readability.SamplePx);
-        }
     }
 }

@@ -30,9 +30,6 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
         return [new(DemandPx(slot.At(shownFrom), Fit.MostRatio, cutWidthPx), 1)];
     }
 
-    /// <summary>The one of its widths that serves a place of this width best where only one can be named.</summary>
-    public Ladder OnlyFor(double slotCssPx) => this with { WidthsPx = [WidthsPx.FirstOrDefault(w => w >= slotCssPx, WidthsPx[^1])] };
-
     /// <summary>The least K widths with which every place is within <see cref="WantedRatio"/>, at most eight.</summary>
     /// <param name="places">The demands of each place of this picture in this cut; at least one place.</param>
     /// <param name="bytes">Expected bytes of a file of a width.</param>
@@ -46,22 +43,21 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
     public static Ladder Choose(IReadOnlyList<ImmutableArray<Demand>> places, BytesModel bytes)
     {
         if (places.Count == 0) throw new ArgumentException("A ladder is made for at least one place.", nameof(places));
-        var demands = places.SelectMany(p => p.Select(d => d.WidthPx)).Distinct().Order().ToArray();
-        var exact = places.Select(p => p.Sum(d => d.Share * bytes.At(d.WidthPx))).ToArray();
-        var weights = new double[demands.Length];
-        for (var p = 0; p < places.Count; p++)
-        {
-            foreach (var d in places[p]) weights[Array.BinarySearch(demands, d.WidthPx)] += d.Share / exact[p];
-        }
-        var table = Table.Of(demands, weights, bytes);
-        var most = Math.Min(MostWidths, demands.Length);
+        var ratios = LadderRatios.Of(places, bytes);
+        var most = Math.Min(MostWidths, ratios.DemandsPx.Length);
+        var table = LadderTable.Of(ratios, most);
         for (var k = 1; k <= most; k++)
         {
-            if (Rated(table.Best(k)) is var ladder && (ladder.WorstRatio <= WantedRatio || k == demands.Length)) return ladder;
+            var best = table.Best(k);
+            if (k == ratios.DemandsPx.Length || ratios.WorstOf(best) <= WantedRatio) return Of(best);
         }
-        return Moved(Rated(table.Best(most)), demands, Rated);
+        return Of(Moved(table.Best(most), ratios));
 
-        Ladder Rated(int[] widths) => new([.. widths], WorstRatioOf(widths, places, bytes));
+        Ladder Of(int[] chosen)
+        {
+            int[] widthsPx = [.. chosen.Select(i => ratios.DemandsPx[i])];
+            return new([.. widthsPx], WorstRatioOf(widthsPx, places, bytes));
+        }
     }
 
     /// <summary>The widths that can be made of a cut: no file is wider than its cut, so wider wishes end there.</summary>
@@ -76,65 +72,25 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
         demands.Sum(d => d.Share * bytes.At(Forecast.Take(widthsPx, d.WidthPx, 1)));
 
     /// <summary>Steepest descent on the worst place: each step the one move of a width that gains most. The widest stays.</summary>
-    private static Ladder Moved(Ladder from, int[] demands, Func<int[], Ladder> rated)
+    private static int[] Moved(int[] from, LadderRatios ratios)
     {
+        var best = (Chosen: from, Worst: ratios.WorstOf(from));
         while (true)
         {
-            var best = from;
-            for (var i = 0; i < from.WidthsPx.Length - 1; i++)
+            from = best.Chosen;
+            for (var left = 0; left < from.Length - 1; left++)
             {
-                foreach (var demand in demands.Except(from.WidthsPx))
+                int[] others = [.. from[..left], .. from[(left + 1)..]];
+                foreach (var demand in Enumerable.Range(0, from[^1]).Except(from))
                 {
-                    var moved = rated([.. from.WidthsPx.SetItem(i, demand).Order()]);
-                    if (moved.WorstRatio < best.WorstRatio - 1e-9) best = moved;
+                    int[] moved = [.. others.TakeWhile(i => i < demand), demand, .. others.SkipWhile(i => i < demand)];
+                    if (ratios.WorstOf(moved) is var worst && worst < best.Worst - 1e-9) best = (moved, worst);
                 }
             }
-            if (best == from || best.WorstRatio <= WantedRatio) return best;
-            from = best;
+            if (from == best.Chosen || best.Worst <= WantedRatio) return best.Chosen;
         }
     }
 
     private static int DemandPx(double slotCssPx, double ratio, int cutWidthPx) =>
         Math.Clamp((int)Math.Ceiling(slotCssPx * ratio - 1e-6), 1, cutWidthPx);
-
-    /// <summary>previous[k][i]: where the group before the one ending at demand i ends, when k widths serve demands 0..i at least cost.</summary>
-    private sealed class Table(int[] demands, int[][] previous)
-    {
-        public static Table Of(int[] demands, double[] weights, BytesModel bytes)
-        {
-            var n = demands.Length;
-            var rounds = Math.Min(MostWidths, n);
-            var sum = new double[n + 1];
-            for (var i = 0; i < n; i++) sum[i + 1] = sum[i] + weights[i];
-            var cost = new double[rounds + 1][];
-            var previous = new int[rounds + 1][];
-            for (var k = 1; k <= rounds; k++)
-            {
-                cost[k] = new double[n];
-                previous[k] = new int[n];
-                for (var i = 0; i < n; i++)
-                {
-                    (cost[k][i], previous[k][i]) = (sum[i + 1] * bytes.At(demands[i]), -1);
-                    if (k == 1) continue;
-                    for (var j = k - 2; j < i; j++)
-                    {
-                        var c = cost[k - 1][j] + (sum[i + 1] - sum[j + 1]) * bytes.At(demands[i]);
-                        if (c < cost[k][i]) (cost[k][i], previous[k][i]) = (c, j);
-                    }
-                }
-            }
-            return new Table(demands, previous);
-        }
-
-        public int[] Best(int k)
-        {
-            var widths = new Stack<int>();
-            for (int i = demands.Length - 1, left = k; i >= 0; left--)
-            {
-                widths.Push(demands[i]);
-                i = previous[left][i];
-            }
-            return [.. widths];
-        }
-    }
 }

@@ -122,10 +122,9 @@ public static class PagePlanner
     {
         var picture = facts.Pictures[place.AssetId];
         var formats = FormatsOf(picture, place.Cut);
-        // A pattern is named in a style and a video's still in an attribute, which take one file: that which every browser reads.
-        if (figure is { Size: FigureSize.Behind { Repeats: true } } or { Video: VideoChoice.Own }) formats = [formats[^1]];
+        // A pattern is named in a style, which takes one file: that which every browser reads.
+        if (figure.Size is FigureSize.Behind { Repeats: true }) formats = [formats[^1]];
         var ladder = LadderOf(picture, place.Cut, slots, facts.Style.Devices);
-        if (figure.Video is VideoChoice.Own) ladder = ladder.OnlyFor(place.Slot.At(facts.Style.Classes.ReferencePx.Desktop));
         var choice = figure.On(WidthClasses.All.First(c => place.On[c])).Cut;
         return new(place.On, picture, place.Cut, LossOf(choice, picture, place.Cut), place.Slot, ladder, formats);
     }

@@ -57,7 +57,10 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     private const double ButtonsGapPx = 16, ButtonsWidePx = 340.0 / 32, RowGapPx = 4;
 
     /// <summary>Round steps that stand over the pictures, and from them to the pictures' foot, CSS px.</summary>
-    private const double PlatePx = 4, PlateFootPx = 8;
+    public const double PlatePx = 4, PlateFootPx = 8;
+
+    /// <summary>From the pictures' sides to arrows over them, CSS px.</summary>
+    public const double ArrowInsetPx = 10;
 
     private SliderControls Controls => Slider.Controls;
 

@@ -56,7 +56,6 @@ function start(set) {
   set.setAttribute('role', 'group');
   row.setAttribute('role', 'group');
   set.setAttribute('aria-label', set.dataset.name);
-  set.setAttribute('aria-roledescription', set.dataset.role);
   slides.forEach((slide, i) => {
     slide.setAttribute('role', 'group');
     slide.setAttribute('aria-roledescription', 'slide');
@@ -76,7 +75,8 @@ function start(set) {
   row.append(...again);
 
   const placeOf = (i) => Math.abs((slides[i] ?? again[i - slides.length]).offsetLeft - slides[0].offsetLeft);
-  const sign = getComputedStyle(row).direction === 'rtl' ? -1 : 1;
+  // Read from the markup: to ask for its style would lay out the whole page.
+  const sign = row.closest('[dir]')?.dir === 'rtl' ? -1 : 1;
   const leftOf = (i) => Math.min(placeOf(stops()[i]), row.scrollWidth - row.clientWidth);
   const put = (left) => {
     row.style.scrollSnapType = 'none';
@@ -182,7 +182,11 @@ function start(set) {
   if (at > 0) put(leftOf(at));
   wait();
 }
-const begin = () => document.querySelectorAll('[data-stops]:not([aria-roledescription])').forEach(start);
+// Each in a turn of its own: a page of many slides still answers while it opens.
+const begin = () => document.querySelectorAll('[data-stops]:not([aria-roledescription])').forEach((set) => {
+  set.setAttribute('aria-roledescription', set.dataset.role);
+  setTimeout(start, 0, set);
+});
 begin();
 // Where a page is drawn anew while it is worked on.
 document.addEventListener('drawn', begin);

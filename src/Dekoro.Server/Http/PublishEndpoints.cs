@@ -11,7 +11,7 @@ public sealed record Job(string Id, string State, PublishProgress Progress, Publ
 /// <param name="OtherFiles">Addresses at which a file that is no picture comes, changes or goes.</param>
 /// <param name="Changes">Of pages and of other files.</param>
 /// <param name="Ahead">Days on which the public site becomes another by itself, in words.</param>
-public sealed record PublishPreview(IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles, int Changes, IReadOnlyList<string> Ahead);
+public sealed record PublishPreview(IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles, int Changes, IReadOnlyList<string> Ahead, string AheadNote);
 
 internal static class PublishEndpoints
 {
@@ -28,7 +28,7 @@ internal static class PublishEndpoints
     private static PublishPreview Preview(Publisher publisher)
     {
         var (pages, others) = publisher.Changes();
-        return new(pages, others, pages.Count(p => p.Change != "same") + others.Count, [.. publisher.ChangesAhead().Select(RunDates.Named)]);
+        return new(pages, others, pages.Count(p => p.Change != "same") + others.Count, [.. publisher.ChangesAhead().Select(RunDates.Named)], Publisher.AheadNote);
     }
 
     private static Results<Ok<IReadOnlyList<LadderLook>>, ProblemHttpResult> Ladders(Looking looking, string? against = null)

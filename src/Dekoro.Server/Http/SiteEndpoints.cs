@@ -122,7 +122,7 @@ internal static class SiteEndpoints
     {
         var placed = book.PagesByArrangement();
         var sets = workspace.Arrangements.All().Where(row => !placed.Contains(row.Id)).Select(row => book.ArrangementOf(row.Id)).OfType<Arrangement>();
-        var places = workspace.Pages.All().SelectMany(p => book.DocumentOf(p).Figures).Concat(sets.SelectMany(set => new ArrangementBlock("", set.Id, SizeRole.Wide) { Arrangement = set }.Figures)).CountBy(f => f.Look.NamedId ?? "").ToDictionary();
+        var places = workspace.Pages.All().SelectMany(p => book.DocumentOf(p).Figures).Select(f => f.Look).Concat(sets.SelectMany(set => set.Shown.Select(_ => set.Look))).CountBy(look => look.NamedId ?? "").ToDictionary();
         return [.. workspace.Style.Current.Looks.Select(l => new LookOffer(l.Id, l.Name, LookValues.Of(l.Look), places.GetValueOrDefault(l.Id)))];
     }
 

@@ -35,7 +35,7 @@ public sealed class LiveSite
     // The first names what is served at once.
     private Served? Read(string[] line) => Served.In(_folder, line[0].Trim(), line.Length > 1 ? DateTimeOffset.Parse(line[1], CultureInfo.InvariantCulture) : DateTimeOffset.MinValue);
 
-    private Served? Now => _line is { Length: 1 } ? _line[0] : _clock.GetUtcNow() is var now ? _line.LastOrDefault(s => s.From <= now) : null;
+    private Served? Now => _clock.GetUtcNow() is var now ? _line.LastOrDefault(s => s.From <= now) : null;
 
     public bool IsThere => _line.Length > 0;
 

@@ -102,7 +102,8 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             var today = await BuildAsync(book, pages, progress, stop);
             var (files, made) = (today.Files, today.Made);
             var later = new List<LaterSite>();
-            foreach (var day in ChangesAhead())
+            var ahead = ChangesAhead();
+            foreach (var day in ahead)
             {
                 // What is not dated is the same on every day.
                 var on = book.On(day);
@@ -117,7 +118,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             workspace.Settings.Set(PublishedFiles, Json.Write(today.Beside));
             var bytes = files.Values.Sum(f => f.Bytes);
             workspace.Releases.Add(new(release, clock.GetUtcNow(), files.Count, bytes));
-            return new(release, rows.Count, made, written, files.Count, bytes, NextChange());
+            return new(release, rows.Count, made, written, files.Count, bytes, FirstOf(ahead));
         }
         finally
         {
@@ -130,7 +131,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     public async Task<(int Written, int Files, string? NextChange)> ExportAsync(string folder, IProgress<PublishProgress> progress, CancellationToken stop)
     {
         var built = await BuildAsync(book, PagesOf(book, book.PublicPages()), progress, stop);
-        return (StaticFolder.Export(folder, built.Files), built.Files.Count, NextChange());
+        return (StaticFolder.Export(folder, built.Files), built.Files.Count, FirstOf(ChangesAhead()));
     }
 
     /// <summary>Makes what the drafts ask for while nobody waits, so that publishing finds it there.</summary>
@@ -149,7 +150,10 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         return [.. dated.SelectMany(a => a.ChangesWithin(today, today.PlusDays(MostDaysAhead))).Distinct().Order().Take(MostChangesAhead)];
     }
 
-    private string? NextChange() => ChangesAhead() is [var first, ..] ? RunDates.Named(first) : null;
+    /// <summary>What is to be known where the public site becomes another by itself.</summary>
+    public static string AheadNote { get; } = $"What is more than {MostDaysAhead} days or {MostChangesAhead} changes ahead comes once you have published again.";
+
+    private static string? FirstOf(IReadOnlyList<LocalDate> ahead) => ahead is [var first, ..] ? RunDates.Named(first) : null;
 
     private static IEnumerable<PageSource> PagesOf(PlanBook book, IEnumerable<PageRow> rows) => rows.Select(book.SourceOf).Concat(book.ShownElsewhere()).SelectMany(Sheets.Of);
 

@@ -11,20 +11,18 @@ public sealed class Swaps(Workspace workspace, PlanBook book, Events events, Per
     /// <returns>The pages that show it; null where something was changed at the same moment, and nothing was done.</returns>
     public int? Carry(string from, string to, IReadOnlyCollection<(PageRow Page, string BlockId, string? Alt)> places)
     {
-        var inSets = new Dictionary<string, Dictionary<string, string?>>();
+        var inSets = new Dictionary<string, Dictionary<(string ItemId, bool IsStep), string?>>();
         var drafts = new List<(string Id, long Version, string Draft)>();
         var pages = places.GroupBy(p => p.Page.Id).ToList();
         foreach (var onPage in pages)
         {
             var (page, document) = (onPage.First().Page, book.DocumentOf(onPage.First().Page));
             var alts = onPage.ToDictionary(p => p.BlockId, p => p.Alt);
-            foreach (var set in document.Arrangements)
+            foreach (var place in document.SetPlaces)
             {
-                foreach (var item in set.Arrangement?.Items.Where(i => alts.Remove(set.FigureIdOf(i), out _)) ?? [])
-                {
-                    if (!inSets.TryGetValue(set.ArrangementId, out var items)) inSets[set.ArrangementId] = items = [];
-                    items[item.Id] = onPage.First(p => p.BlockId == set.FigureIdOf(item)).Alt;
-                }
+                if (!alts.Remove(place.FigureId, out var alt)) continue;
+                if (!inSets.TryGetValue(place.SetId, out var items)) inSets[place.SetId] = items = [];
+                items[(place.ItemId, place.IsStep)] = alt;
             }
             if (alts.Count > 0) drafts.Add((page.Id, page.Version, DocumentWriter.Write(Swapping.Swap(document, from, to, alts)).ToJsonString()));
         }

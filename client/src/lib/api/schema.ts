@@ -3897,6 +3897,7 @@ export interface components {
             /** Format: int32 */
             changes: number;
             ahead: string[];
+            aheadNote: string;
         };
         PublishProgress: {
             /** Format: int32 */

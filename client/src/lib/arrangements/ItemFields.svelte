@@ -20,11 +20,6 @@
   const set = $derived(setOf(item.id));
   const giving = (give: typeof set) => (written: string | null) => give({ buttonLink: written ?? '' });
   const dated = $derived(opened.look?.dated[item.id]);
-  /** What comes back every year needs both days. */
-  const date = (change: Partial<Item>) => {
-    const both = { ...item, ...change };
-    set({ ...change, yearly: Boolean(both.yearly && both.from && both.until) });
-  };
   const slides = $derived(opened.wish!.kind !== 'gallery');
   const over = [
     ['title', 'Title over it'],
@@ -69,7 +64,7 @@
         type="date"
         class="dk-field"
         value={item.from}
-        onchange={(event) => date({ from: event.currentTarget.value })}
+        onchange={(event) => set({ from: event.currentTarget.value })}
       /></label
     >
     <label class="dk-label"
@@ -77,18 +72,17 @@
         type="date"
         class="dk-field"
         value={item.until}
-        onchange={(event) => date({ until: event.currentTarget.value })}
+        onchange={(event) => set({ until: event.currentTarget.value })}
       /></label
     >
     <label class="flex min-h-6 items-center gap-1.5"
       ><input
         type="checkbox"
         checked={item.yearly}
-        disabled={!item.from || !item.until}
         onchange={(event) => set({ yearly: event.currentTarget.checked })}
       />every year</label
     >
-    {#if dated}<span class="self-center {dated.isShown ? '' : 'text-soft'}">{dated.words}</span>{/if}
+    {#if dated}<span class="col-span-2 {dated.isShown ? '' : 'text-soft'}">{dated.words}</span>{/if}
   </fieldset>
   {#if item.asset !== ''}
     <label class="dk-label"

@@ -6,6 +6,8 @@
   import { dndzone, type DndEvent } from 'svelte-dnd-action';
   import { proofOf, type SiteLook } from '$lib/api/client';
   import Fit from '$lib/ui/Fit.svelte';
+  import BoxDrawn from '$lib/library/BoxDrawn.svelte';
+  import { Boxing } from '$lib/library/boxing.svelte';
   import ItemFields from './ItemFields.svelte';
   import { entriesOf, type Item, type Opened } from './opened.svelte';
 
@@ -16,6 +18,11 @@
   /** One that follows a search line has the library's order. */
   const follows = $derived(Boolean(opened.wish!.follows));
   const choosing = $derived(opened.choosing);
+  let scroller = $state<HTMLElement>();
+  const boxing = new Boxing(
+    () => choosing,
+    () => scroller,
+  );
   const item = $derived(opened.wish!.items.find((one) => choosing.ids.size === 1 && choosing.ids.has(one.id)));
   const orders = { name: 'name', date: 'date', shape: 'shape' } as const;
 
@@ -53,77 +60,89 @@
   </div>
 {/if}
 <div
-  class={tall ? 'grid grid-cols-3 gap-2' : 'flex gap-2 overflow-x-auto p-1'}
-  role="list"
-  aria-label="Running order"
-  use:dndzone={{
-    items: [...items],
-    flipDurationMs: 120,
-    dragDisabled: follows,
-    dropTargetStyle: {},
-    zoneTabIndex: -1,
-    zoneItemTabIndex: -1,
-  }}
-  onconsider={(event: CustomEvent<DndEvent<Item>>) => (dragged = event.detail.items)}
-  onfinalize={(event: CustomEvent<DndEvent<Item>>) => {
-    dragged = null;
-    opened.setItems(event.detail.items);
-  }}
+  bind:this={scroller}
+  class="relative select-none {tall ? '' : 'overflow-x-auto'}"
+  role="presentation"
+  onpointerdown={boxing.draw}
 >
-  {#each items as one, i (one.id)}
-    {@const title = opened.titleOf(one)}
-    {@const fit = opened.look?.fits[one.id]}
-    {@const dated = opened.look?.dated[one.id]}
-    {@const shown = one.isOn && (dated?.isShown ?? true)}
-    <div role="listitem" class="flex-none {tall ? '' : 'w-24'}">
-      <button
-        class="relative block w-full cursor-pointer"
-        aria-pressed={choosing.ids.has(one.id)}
-        aria-label="{i + 1}: {title}{one.isOn ? '' : ', off'}{dated ? `, ${dated.words}` : ''}{fit &&
-        fit.worst !== 'sharp'
-          ? `, ${fit.worst}`
-          : ''}"
-        onclick={(event) => press(event, one.id)}
-        onkeydown={(event) => keys(event, one.id)}
-      >
-        {#if fit && fit.worst !== 'sharp'}
-          <span class="absolute top-1 left-1 rounded-[2px] bg-base-100 px-1"><Fit word={fit.worst} /></span>
-        {/if}
-        {#if one.asset === ''}
-          <span
-            class="grid h-16 w-full place-items-center overflow-hidden rounded-[3px] bg-base-300 p-1 {shown
-              ? ''
-              : 'opacity-35'} {choosing.ids.has(one.id) ? 'outline-2 outline-offset-1 outline-crop' : ''}">{title}</span
+  <div
+    class={tall ? 'grid grid-cols-3 gap-2' : 'flex w-max min-w-full gap-2 p-1'}
+    role="list"
+    aria-label="Running order"
+    use:dndzone={{
+      items: [...items],
+      flipDurationMs: 120,
+      dragDisabled: follows,
+      dropTargetStyle: {},
+      zoneTabIndex: -1,
+      zoneItemTabIndex: -1,
+    }}
+    onconsider={(event: CustomEvent<DndEvent<Item>>) => (dragged = event.detail.items)}
+    onfinalize={(event: CustomEvent<DndEvent<Item>>) => {
+      dragged = null;
+      opened.setItems(event.detail.items);
+    }}
+  >
+    {#each items as one, i (one.id)}
+      {@const title = opened.titleOf(one)}
+      {@const fit = opened.look?.fits[one.id]}
+      {@const dated = opened.look?.dated[one.id]}
+      {@const shown = one.isOn && (dated?.isShown ?? true)}
+      <div role="listitem" class="flex-none {tall ? '' : 'w-24'}">
+        <button
+          class="relative block w-full cursor-pointer"
+          data-picture={one.id}
+          aria-pressed={choosing.ids.has(one.id)}
+          aria-label="{i + 1}: {title}{one.isOn ? '' : ', off'}{dated ? `, ${dated.words}` : ''}{fit &&
+          fit.worst !== 'sharp'
+            ? `, ${fit.worst}`
+            : ''}"
+          onclick={(event) => press(event, one.id)}
+          onkeydown={(event) => keys(event, one.id)}
+        >
+          {#if fit && fit.worst !== 'sharp'}
+            <span class="absolute top-1 left-1 rounded-[2px] bg-base-100 px-1"><Fit word={fit.worst} /></span>
+          {/if}
+          {#if one.asset === ''}
+            <span
+              class="grid h-16 w-full place-items-center overflow-hidden rounded-[3px] bg-base-300 p-1 {shown
+                ? ''
+                : 'opacity-35'} {choosing.ids.has(one.id) ? 'outline-2 outline-offset-1 outline-crop' : ''}"
+              >{title}</span
+            >
+          {:else}
+            <img
+              src={proofOf(one.asset, 160)}
+              alt=""
+              class="h-16 w-full rounded-[3px] object-cover {shown ? '' : 'opacity-35'} {choosing.ids.has(one.id)
+                ? 'outline-2 outline-offset-1 outline-crop'
+                : ''}"
+            />
+          {/if}
+        </button>
+        <div class="flex items-center justify-between {follows ? 'hidden' : ''}">
+          <button
+            class="dk-button bare"
+            aria-label="Move “{title}” earlier"
+            disabled={i === 0}
+            onclick={() => opened.move(i, -1)}><ArrowLeft size={14} /></button
           >
-        {:else}
-          <img
-            src={proofOf(one.asset, 160)}
-            alt=""
-            class="h-16 w-full rounded-[3px] object-cover {shown ? '' : 'opacity-35'} {choosing.ids.has(one.id)
-              ? 'outline-2 outline-offset-1 outline-crop'
-              : ''}"
-          />
-        {/if}
-      </button>
-      <div class="flex items-center justify-between {follows ? 'hidden' : ''}">
-        <button
-          class="dk-button bare"
-          aria-label="Move “{title}” earlier"
-          disabled={i === 0}
-          onclick={() => opened.move(i, -1)}><ArrowLeft size={14} /></button
-        >
-        <button
-          class="dk-button bare"
-          aria-label="Move “{title}” later"
-          disabled={i === items.length - 1}
-          onclick={() => opened.move(i, 1)}><ArrowRight size={14} /></button
-        >
-        <button class="dk-button bare" aria-label="Take “{title}” out" onclick={() => opened.takeOut(new Set([one.id]))}
-          ><X size={14} /></button
-        >
+          <button
+            class="dk-button bare"
+            aria-label="Move “{title}” later"
+            disabled={i === items.length - 1}
+            onclick={() => opened.move(i, 1)}><ArrowRight size={14} /></button
+          >
+          <button
+            class="dk-button bare"
+            aria-label="Take “{title}” out"
+            onclick={() => opened.takeOut(new Set([one.id]))}><X size={14} /></button
+          >
+        </div>
       </div>
-    </div>
-  {/each}
+    {/each}
+  </div>
+  <BoxDrawn {boxing} />
 </div>
 {#if tall && item}<div class="mt-2">
     {#key item.id}<ItemFields {opened} {item} {limits} />{/key}

@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/svelte-query';
 import type { FigureAttrs } from '$lib/desk/schema';
 import { keepAll } from '$lib/intake/keepAll';
 import { Choosing } from '$lib/library/choosing.svelte';
@@ -188,9 +189,11 @@ export class Opened {
           body: sent,
         }),
       );
-      this.look = look;
+      // What is as it was stays the same object, so that only what is another is drawn anew.
+      const values = replaceEqualDeep(sent, look.values);
+      this.look = { ...replaceEqualDeep(this.look, look), values };
       this.problem = '';
-      if (this.wish === sent) this.wish = look.values;
+      if (this.wish === sent) this.wish = values;
       this.kept++;
     } catch (error) {
       this.problem = sentenceOf(error);

@@ -2,6 +2,8 @@
 <script lang="ts">
   import type { FileItem } from '$lib/api/client';
   import { count, dayOf, markWords } from '$lib/ui/words';
+  import BoxDrawn from './BoxDrawn.svelte';
+  import { Boxing } from './boxing.svelte';
   import type { Choosing } from './choosing.svelte';
   import type { Found } from './found.svelte';
   import PictureRows from './PictureRows.svelte';
@@ -41,39 +43,10 @@
     }
   }
 
-  /** A box drawn from an empty spot takes all pictures it touches. */
-  let box = $state<{ left: number; top: number; width: number; height: number } | null>(null);
-  function draw(event: PointerEvent) {
-    if (event.button !== 0 || !scroller || (event.target as Element).closest('button')) return;
-    const area = scroller;
-    const start = { x: event.clientX, y: event.clientY + area.scrollTop };
-    const before = event.ctrlKey || event.shiftKey ? [...choosing.ids] : [];
-    const move = (now: PointerEvent) => {
-      const [x, y] = [now.clientX, now.clientY + area.scrollTop];
-      const bounds = area.getBoundingClientRect();
-      const [left, right] = [Math.min(start.x, x), Math.max(start.x, x)];
-      const [top, bottom] = [Math.min(start.y, y) - area.scrollTop, Math.max(start.y, y) - area.scrollTop];
-      if (right - left < 5 && bottom - top < 5) return;
-      box = {
-        left: left - bounds.left,
-        top: top - bounds.top + area.scrollTop,
-        width: right - left,
-        height: bottom - top,
-      };
-      const touched = [...area.querySelectorAll<HTMLElement>('[data-picture]')].filter((one) => {
-        const at = one.getBoundingClientRect();
-        return at.left < right && at.right > left && at.top < bottom && at.bottom > top;
-      });
-      choosing.only([...before, ...touched.map((one) => one.dataset.picture ?? '')]);
-    };
-    const stop = () => {
-      removeEventListener('pointermove', move);
-      if (!box && before.length === 0) choosing.clear();
-      box = null;
-    };
-    addEventListener('pointermove', move);
-    addEventListener('pointerup', stop, { once: true });
-  }
+  const boxing = new Boxing(
+    () => choosing,
+    () => scroller,
+  );
 
   async function step(event: KeyboardEvent, index: number) {
     const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
@@ -88,17 +61,17 @@
   }
 </script>
 
-<PictureRows bind:this={rows} bind:scroller {found} {wordsHeight} rowHeight={150} class="h-full" onpointerdown={draw}>
+<PictureRows
+  bind:this={rows}
+  bind:scroller
+  {found}
+  {wordsHeight}
+  rowHeight={150}
+  class="h-full"
+  onpointerdown={boxing.draw}
+>
   {#snippet over()}
-    {#if box}
-      <div
-        class="pointer-events-none absolute z-20 border border-crop bg-wash"
-        style:left="{box.left}px"
-        style:top="{box.top}px"
-        style:width="{box.width}px"
-        style:height="{box.height}px"
-      ></div>
-    {/if}
+    <BoxDrawn {boxing} />
   {/snippet}
   {#snippet cell(item, height, width, index)}
     <button
@@ -117,9 +90,11 @@
         number={choosing.numberOf(item.id)}
       />
       <span class="mt-2 block truncate">{item.words.title}</span>
-      <span class="dk-tabular block text-quiet">
-        {item.width} × {item.height} ·
-        <span class="whitespace-nowrap">{item.places === 0 ? 'unused' : count(item.places, 'place')}</span>
+      <span class="dk-tabular block overflow-hidden text-quiet">
+        <span class="dk-parts">
+          <span>{item.width} × {item.height}</span>
+          <span>{item.places === 0 ? 'unused' : count(item.places, 'place')}</span>
+        </span>
       </span>
       {#if item.through}
         <ThroughWords through={item.through} />
@@ -131,6 +106,18 @@
 </PictureRows>
 
 <style>
+  /* A dot stands between parts of a line, and none at its end: the first of each line has its own beyond the edge. */
+  .dk-parts {
+    display: flex;
+    flex-wrap: wrap;
+    margin-left: -0.8em;
+  }
+  .dk-parts > span::before {
+    content: '·';
+    display: inline-block;
+    width: 0.8em;
+    text-align: center;
+  }
   .dk-marks::before {
     content: '';
     display: inline-block;

@@ -1,6 +1,8 @@
 <!-- The library's pictures, searched and chosen. -->
 <script lang="ts">
   import type { FileItem } from '$lib/api/client';
+  import BoxDrawn from './BoxDrawn.svelte';
+  import { Boxing } from './boxing.svelte';
   import type { Choosing } from './choosing.svelte';
   import { find } from './found.svelte';
   import PictureRows from './PictureRows.svelte';
@@ -8,6 +10,12 @@
 
   let { choosing, many, onone }: { choosing: Choosing; many: boolean; onone: (id: string) => void } = $props();
   let query = $state('');
+  let scroller = $state<HTMLElement>();
+  const boxing = new Boxing(
+    () => choosing,
+    () => scroller,
+    true,
+  );
   const found = find(
     () => query.trim(),
     () => null,
@@ -35,13 +43,22 @@
       ? `No picture answers to “${query.trim()}”: try fewer words.`
       : 'The library is empty: take pictures from this computer.'
     : many
-      ? 'Press one after the other in the order they shall have; Shift chooses all between.'
+      ? 'Press one after the other in the order they shall have; Shift chooses all between, a box drawn between them all it touches.'
       : 'Press the one to take.'}
 </p>
-<PictureRows {found} rowHeight={104} wordsHeight={70} class="mt-2 h-[52vh] border border-hair">
+<PictureRows
+  bind:scroller
+  {found}
+  rowHeight={104}
+  wordsHeight={70}
+  class="mt-2 h-[52vh] border border-hair"
+  onpointerdown={many ? boxing.draw : undefined}
+>
+  {#snippet over()}<BoxDrawn {boxing} />{/snippet}
   {#snippet cell(item, height, width)}
     <button
       class="block w-full cursor-pointer text-left"
+      data-picture={item.id}
       aria-pressed={many ? choosing.ids.has(item.id) : undefined}
       onclick={(event) => press(event, item)}
     >

@@ -78,7 +78,7 @@
     <p class="mt-3">
       By its dates the public site becomes another by itself on {ahead.slice(0, 3).join(', ')}{ahead.length > 3
         ? ` and ${ahead.length - 3} more days`
-        : ''}. Publish once a year, or what is further ahead does not come.
+        : ''}. {preview.data?.aheadNote}
     </p>
   {/if}
   {#if problem}<p class="dk-problem mt-3" role="alert">{problem}</p>{/if}

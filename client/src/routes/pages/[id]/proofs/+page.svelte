@@ -192,7 +192,7 @@
         ></iframe>
         {#if firstScreen(i) > 0 && firstScreen(i) < room.height}
           <div
-            class="pointer-events-none absolute inset-x-0 border-t-2 border-dashed border-crop"
+            class="pointer-events-none absolute inset-x-0 z-10 border-t-2 border-dashed border-crop"
             style:top="{firstScreen(i)}px"
           >
             <span class="float-right bg-neutral px-1.5 text-neutral-content">first screen</span>
