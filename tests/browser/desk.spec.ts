@@ -397,6 +397,12 @@ test('Pages are made, ordered, switched off and readdressed without losing anyth
   await page.goto(own.url);
   const cards = page.getByRole('article');
   await expect(cards).toHaveCount(3);
+  // What the server says of the last change comes while the next card is in the hand: the hand keeps it.
+  await page.route('**/api/pages', async (route) => {
+    const answer = await route.fetch();
+    await new Promise((later) => setTimeout(later, 900));
+    await route.fulfill({ response: answer });
+  });
   await page.getByRole('button', { name: 'Move Shop earlier' }).click();
   await expect(cards.nth(1)).toHaveAccessibleName('Shop');
   await dragSlowly(page, cards.nth(2), cards.nth(1), { x: 60, y: 60 }, async () => (await cards.nth(1).getAttribute('aria-label')) === 'Visit');
@@ -418,6 +424,7 @@ test('Pages are made, ordered, switched off and readdressed without losing anyth
   await expect(page.getByText('Another page has this address already: choose another.')).toBeVisible();
   await page.getByLabel('Address').fill('kites/for-sale');
   await page.getByLabel('Address').blur();
+  await expect(page.getByText('/shop leads on to this page.')).toBeVisible();
   await kept(page);
   await publish(own.url);
   expect((await fetch(`${own.url}/live/kites/for-sale/`)).status).toBe(200);

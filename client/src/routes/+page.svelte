@@ -12,7 +12,11 @@
   let kind = $state<'page' | 'post'>('page');
   let problem = $state('');
   let groups = $state<Record<'page' | 'post', PageItem[]>>({ page: [], post: [] });
+  /** Changes on their way to the server, and a card in the hand: what the server says meanwhile is older than what is seen. */
+  let underWay = $state(0);
+  let held = $state(false);
   $effect(() => {
+    if (underWay > 0 || held) return;
     const all = pages.data ?? [];
     groups = { page: all.filter((item) => item.kind === 'page'), post: all.filter((item) => item.kind === 'post') };
   });
@@ -22,20 +26,24 @@
     { kind: 'post', name: 'Posts', note: 'listed on the front page, in this order', add: 'New post' },
   ] as const;
 
-  async function attempt(work: Promise<unknown>) {
+  /** One after the other, as they were made: of two orders the later one stands. */
+  let before: Promise<unknown> = Promise.resolve();
+  async function attempt(work: () => Promise<unknown>) {
     problem = '';
+    underWay++;
     try {
-      await work;
+      await (before = before.catch(() => {}).then(work));
     } catch (error) {
       problem = sentenceOf(error);
     }
     await queryClient.invalidateQueries({ queryKey: ['pages'] });
+    underWay--;
   }
 
-  const keepOrder = () =>
-    attempt(
-      answer(api.POST('/api/pages/order', { body: { ids: [...groups.page, ...groups.post].map((item) => item.id) } })),
-    );
+  function keepOrder() {
+    const ids = [...groups.page, ...groups.post].map((item) => item.id);
+    return attempt(() => answer(api.POST('/api/pages/order', { body: { ids } })));
+  }
 
   function move(items: PageItem[], from: number, by: number) {
     const [taken] = items.splice(from, 1);
@@ -44,7 +52,7 @@
   }
 
   const turn = (item: PageItem, isOn: boolean) =>
-    attempt(answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { isOn } })));
+    attempt(() => answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { isOn } })));
 </script>
 
 <svelte:head><title>Pages · Dekoro</title></svelte:head>
@@ -79,10 +87,14 @@
           zoneTabIndex: -1,
           zoneItemTabIndex: -1,
         }}
-        onconsider={(event: CustomEvent<DndEvent<PageItem>>) => (groups[head.kind] = event.detail.items)}
+        onconsider={(event: CustomEvent<DndEvent<PageItem>>) => (
+          (held = true),
+          (groups[head.kind] = event.detail.items)
+        )}
         onfinalize={(event: CustomEvent<DndEvent<PageItem>>) => (
           (groups[head.kind] = event.detail.items),
-          void keepOrder()
+          void keepOrder(),
+          (held = false)
         )}
       >
         {#each groups[head.kind] as item, i (item.id)}
