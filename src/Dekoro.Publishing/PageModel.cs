@@ -36,6 +36,9 @@ public sealed record PageModel(PagePlan Plan, SiteFrame Frame, IFileAddresses Fi
     public string HrefOf(ArrangementBlock set, int sheet) => (IsProof ? $"?set={set.Id}&sheet={sheet}"
         : Sheets.PathOf(Plan.Page.Main, set, sheet) is { Length: > 0 } path ? Root + path + "/" : Root) + "#" + set.Id;
 
+    /// <returns>Null for none, and for a file that is no more in the library.</returns>
+    public string? HrefOfFile(string? fileId) => fileId is not null && Plan.Addresses.FileById.ContainsKey(fileId) ? HrefOf(new Link.File(fileId)) : null;
+
     /// <summary>The address of a link; null where it leads to a page that is not public.</summary>
     public string? HrefOf(Link link)
     {

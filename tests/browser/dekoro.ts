@@ -50,6 +50,17 @@ export async function takeIn(url: string, names: string[]) {
   return answer.files;
 }
 
+export type SlidesLook = { id: string; version: number; values: { items: ({ id: string; asset: string } & Record<string, unknown>)[]; kind: string; slider: Record<string, unknown> } };
+
+/** A slider or carousel of pictures, with some of its settings. */
+export async function makeSlides(url: string, pictures: string[], kind: string, slider: Record<string, unknown>) {
+  const json = { 'Content-Type': 'application/json' };
+  const made = (await (await fetch(`${url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Kites of the week', pictures }) })).json()) as SlidesLook;
+  const put = await fetch(`${url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"` }, body: JSON.stringify({ ...made.values, kind, slider: { ...made.values.slider, ...slider } }) });
+  expect(put.ok, await put.clone().text()).toBe(true);
+  return (await put.json()) as SlidesLook;
+}
+
 export async function makePage(url: string, title: string, content: unknown[] = [], kind = 'page') {
   const post = { method: 'POST', headers: { 'Content-Type': 'application/json' } };
   const draft = (await (await fetch(`${url}/api/pages`, { ...post, body: JSON.stringify({ kind, title }) })).json()) as { id: string; version: number };

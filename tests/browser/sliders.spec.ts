@@ -1,21 +1,13 @@
-import { demoFile, expect, makePage, openDesk, passesAxe, publish, swipe, takeIn, test, text } from './dekoro';
+import { demoFile, expect, makePage, openDesk, passesAxe, makeSlides, publish, swipe, takeIn, test, text, type SlidesLook } from './dekoro';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import type { Server } from './server';
 
 const five = ['line-reel.jpg', 'box-kite.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg', 'museum-door.jpg'];
-type Look = { id: string; version: number; values: { items: { id: string; asset: string }[]; kind: string; slider: Record<string, unknown> } };
 const json = { 'Content-Type': 'application/json' };
 
-async function make(own: Server, pictures: string[], kind: string, slider: Record<string, unknown>) {
-  const made = (await (await fetch(`${own.url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Kites of the week', pictures }) })).json()) as Look;
-  const put = await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"` }, body: JSON.stringify({ ...made.values, kind, slider: { ...made.values.slider, ...slider } }) });
-  expect(put.ok, await put.clone().text()).toBe(true);
-  return (await put.json()) as Look;
-}
 const set = (arrangement: string) => ({ type: 'arrangement', attrs: { id: 'set', arrangement, reach: 'wide' } });
 
 /** Which slides lie wholly in view, from the left; those that stand again after the last by their number. */
@@ -82,7 +74,7 @@ test('Five pictures become a slider with words, right on the phone, and a galler
 
 test('Stays and changes are those that were set; pointing, focus, use, a hidden page, being out of view and reduced motion stop it', async ({ browser, own }) => {
   const pictures = (await takeIn(own.url, five)).map((file) => file.id!);
-  const made = await make(own, pictures, 'slider', { playsItself: true, stayMs: 1200, changeMs: 300, captions: 'none' });
+  const made = await makeSlides(own.url, pictures, 'slider', { playsItself: true, stayMs: 1200, changeMs: 300, captions: 'none' });
   await makePage(own.url, 'Home', [set(made.id)]);
   await publish(own.url);
   const context = await browser.newContext({ viewport: { width: 1000, height: 900 } });
@@ -151,7 +143,7 @@ test('Stops, dots and what is in view are as computed for every count, at every 
   test.setTimeout(process.env.DEKORO_ALL ? 1_500_000 : 180_000);
   const pictures = (await takeIn(own.url, [...five, 'diamond-kite.jpg', 'serpent-small.jpg', 'workshop-window.jpg'])).map((file) => file.id!);
   const all = [...pictures, ...pictures].slice(0, 13);
-  let look = await make(own, [], 'carousel', { loops: false, captions: 'none' });
+  let look = await makeSlides(own.url, [], 'carousel', { loops: false, captions: 'none' });
   const [id, other] = [await makePage(own.url, 'Home', [set(look.id), text('Below.')]), await makePage(own.url, 'Visit', [set(look.id)])];
   // Off, so that no files are made while it is looked at.
   for (const one of [id, other]) await fetch(`${own.url}/api/pages/${one}`, { method: 'PATCH', headers: json, body: JSON.stringify({ isOn: false }) });
@@ -164,7 +156,7 @@ test('Stops, dots and what is in view are as computed for every count, at every 
         method: 'PUT', headers: { ...json, 'If-Match': `"${look.version}"` },
         body: JSON.stringify({ ...look.values, items: all.slice(0, n).map((asset, i) => ({ id: `i${i}`, asset, isOn: true })), slider: { ...look.values.slider, inView: [1, 2, v], advanceBy: [1, 1, s], loops } }),
       });
-      look = (await put.json()) as Look;
+      look = (await put.json()) as SlidesLook;
       await page.goto(`${own.url}/proof/${id}`, { waitUntil: 'domcontentloaded' });
       if (n === 0) {
         await expect(page.locator('.slider')).toHaveCount(0);
@@ -200,7 +192,7 @@ test('Stops, dots and what is in view are as computed for every count, at every 
 
 test('Words over slides: typed by the editor, made readable with one press, over the pictures where there is room and below them on phones', async ({ page, browser, own }) => {
   const pictures = (await takeIn(own.url, five)).map((file) => file.id!);
-  const made = await make(own, pictures, 'slider', { captions: 'none', arrows: 'inside', loops: true, words: { across: 'left', down: 'bottom', tone: 'light', tint: '#0c1016', tintStrength: [0, 0, 0] } });
+  const made = await makeSlides(own.url, pictures, 'slider', { captions: 'none', arrows: 'inside', loops: true, words: { across: 'left', down: 'bottom', tone: 'light', tint: '#0c1016', tintStrength: [0, 0, 0] } });
   await makePage(own.url, 'Home', [set(made.id), text('Below.')]);
   await page.goto(`${own.url}/arrangements/${made.id}`);
   const stage = page.frameLocator('iframe[title^="The arrangement at"]');
@@ -223,6 +215,18 @@ test('Words over slides: typed by the editor, made readable with one press, over
   await sheet.getByLabel('Own stay, s').press('Enter');
   await expect(page.getByText('5 stops, most stay 6 s and take 0.5 s')).toBeVisible();
   await passesAxe(page, 'an arrangement with words over slides');
+  // The slide that is worked on is the one that is seen, also once it is drawn anew.
+  await page.getByRole('button', { name: /^4: / }).click();
+  const fourth = stage.locator('.slides > :not([inert])').nth(3);
+  await expect(fourth).toBeInViewport({ ratio: 0.9 });
+  await sheet.getByLabel('Title over it').fill('A ring for the bridle');
+  await sheet.getByLabel('Title over it').press('Tab');
+  await expect(fourth.getByRole('heading', { name: 'A ring for the bridle' })).toBeVisible();
+  await expect(stage.locator('.slider-told')).toHaveText('4 / 5');
+  await sheet.getByLabel('Title over it').fill('');
+  await sheet.getByLabel('Title over it').press('Tab');
+  await expect(fourth.getByRole('heading')).toHaveCount(0);
+  await expect(fourth).toBeInViewport({ ratio: 0.9 });
   await publish(own.url);
 
   const visit = await (await browser.newContext({ viewport: { width: 1280, height: 900 } })).newPage();
@@ -252,7 +256,7 @@ test('Words over slides: typed by the editor, made readable with one press, over
 
 test('It begins where it is told, shows some of what follows, leads by small pictures, moves up, and in right-to-left pages the other way', async ({ browser, own }) => {
   const pictures = (await takeIn(own.url, five)).map((file) => file.id!);
-  const made = await make(own, pictures, 'carousel', { captions: 'none', inView: [1, 2, 2], advanceBy: [1, 1, 1], startsWith: 3, peekPx: 60, steps: 'pictures', counter: false, change: 'vertical', changeMs: 400, loops: true });
+  const made = await makeSlides(own.url, pictures, 'carousel', { captions: 'none', inView: [1, 2, 2], advanceBy: [1, 1, 1], startsWith: 3, peekPx: 60, steps: 'pictures', counter: false, change: 'vertical', changeMs: 400, loops: true });
   await makePage(own.url, 'Home', [set(made.id)]);
   await publish(own.url);
   const visit = await browser.newPage({ viewport: { width: 1280, height: 900 } });
@@ -289,7 +293,7 @@ test('It begins where it is told, shows some of what follows, leads by small pic
 
 test('The timing strip: the end of a stay is dragged, or moved by arrow keys; the HTML of a gallery made elsewhere is read in', async ({ page, own }) => {
   const pictures = (await takeIn(own.url, five.slice(0, 3))).map((file) => file.id!);
-  const made = await make(own, pictures, 'slider', { captions: 'over', captionsFrom: 'title', playsItself: true });
+  const made = await makeSlides(own.url, pictures, 'slider', { captions: 'over', captionsFrom: 'title', playsItself: true });
   await page.goto(`${own.url}/arrangements/${made.id}`);
   const stays = async () => ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as { values: { items: { stayMs: number | null }[] } }).values.items.map((item) => item.stayMs ?? null);
   const second = page.getByRole('slider', { name: 'Stay at stop 2' });
@@ -323,7 +327,7 @@ test('The timing strip: the end of a stay is dragged, or moved by arrow keys; th
 
 test('A slide of words alone stands among pictures; a frame shows the whole on a site elsewhere, as high as it is at every width', async ({ page, own }) => {
   const pictures = (await takeIn(own.url, five.slice(0, 3))).map((file) => file.id!);
-  const made = await make(own, pictures, 'slider', { captions: 'none', loops: true });
+  const made = await makeSlides(own.url, pictures, 'slider', { captions: 'none', loops: true });
   await makePage(own.url, 'Home', [set(made.id)]);
   await page.goto(`${own.url}/arrangements/${made.id}`);
   await page.getByRole('button', { name: /^1: / }).click();
@@ -362,7 +366,7 @@ test('A slide of words alone stands among pictures; a frame shows the whole on a
 
 test('Buttons and steps in a size and colour of their own, over the pictures where they find room; a step with a picture of its own', async ({ page, browser, own }) => {
   const [step, ...pictures] = (await takeIn(own.url, ['kite-cut-out.png', ...five])).map((file) => file.id!);
-  const made = await make(own, pictures, 'slider', { captions: 'none', steps: 'dots', arrows: 'inside' });
+  const made = await makeSlides(own.url, pictures, 'slider', { captions: 'none', steps: 'dots', arrows: 'inside' });
   await makePage(own.url, 'Home', [set(made.id), text('Below.')]);
   await page.goto(`${own.url}/arrangements/${made.id}`);
   const sheet = page.getByRole('complementary', { name: 'Sheet' });

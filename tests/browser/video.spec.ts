@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, makePage, openDesk, passesAxe, publish, takeIn, test, text, demoFile } from './dekoro';
+import { readFileSync } from 'node:fs';
+import { expect, makePage, makeSlides, openDesk, passesAxe, publish, takeIn, test, text, demoFile, type SlidesLook } from './dekoro';
 
 type Figure = { type: string; attrs: { asset: string; video: Record<string, unknown> | null } };
 const figureOf = async (url: string, id: string) => ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { document: { content: Figure[] } }).document.content.find((piece) => piece.type === 'figure');
@@ -102,6 +103,69 @@ test('By keys alone a video of another site is placed by its address; its player
   await plain.goto(`${own.url}/live/`);
   await expect(plain.locator('a.player')).toHaveAttribute('href', '/standins/video/watch/kites-over-the-dunes');
   await plain.close();
+});
+
+test('In a slider a film plays in its slide or in the larger view, with captions, and nothing moves it away meanwhile', async ({ page, browser, own }) => {
+  const pictures = await takeIn(own.url, ['box-kite.jpg', 'line-reel.jpg', 'museum-door.jpg']);
+  for (const [name, part] of [['kites-in-the-wind.webm', readFileSync(demoFile('kites-in-the-wind.webm'))], ['kites-in-the-wind.vtt', 'WEBVTT\n\n00:00.000 --> 00:04.000\nThe wind is up.\n']] as const) {
+    const form = new FormData();
+    form.append('file', new Blob([part]), name);
+    expect((await fetch(`${own.url}/api/files`, { method: 'POST', body: form })).ok).toBe(true);
+  }
+  const made = await makeSlides(own.url, pictures.map((one) => one.id!), 'slider', { playsItself: true, stayMs: 1500, opensLarger: true });
+  await makePage(own.url, 'Home', [{ type: 'arrangement', attrs: { id: 'set', arrangement: made.id, reach: 'wide' } }]);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  const sheet = page.getByRole('complementary', { name: 'Picture' });
+  const film = async (number: number) => {
+    await page.getByRole('list', { name: 'Running order' }).getByRole('button', { name: new RegExp(`^${number}:`) }).click();
+    await sheet.getByLabel('In its place a press shows').selectOption('a film of the library');
+    await sheet.getByLabel('Film', { exact: true }).selectOption({ index: 1 });
+    await sheet.getByLabel('Captions').selectOption({ index: 1 });
+  };
+  await film(1);
+  await sheet.getByLabel('plays in the picture’s place').check();
+  await sheet.getByLabel('Title over it').fill('Up it goes');
+  await film(2);
+  await film(3);
+  await sheet.getByLabel('starts by itself').check();
+  await expect(sheet.getByLabel('plays in the picture’s place')).toBeDisabled();
+  await expect(page.getByText('some of them would lie over a video')).toBeVisible();
+  await expect.poll(async () => ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as SlidesLook).values.items.map((one) => one.instead as Record<string, unknown> | null).map((instead) => [instead?.inPlace, Boolean(instead?.captions), instead?.startsItself])).toEqual([[true, true, false], [false, true, false], [false, true, true]]);
+  await passesAxe(page, 'a film in a slide');
+  await publish(own.url);
+
+  const visit = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await visit.goto(`${own.url}/live/`);
+  const slides = visit.locator('.slides > :not([inert])');
+  const plays = (one: HTMLVideoElement) => !one.paused && one.currentTime > 0;
+  const first = slides.nth(0).locator('video');
+  await first.evaluate((one: HTMLVideoElement) => ((one.loop = true), (one.volume = 0), one.play()));
+  await expect(visit.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+  await expect.poll(() => first.evaluate(plays)).toBe(true);
+  await expect.poll(() => first.evaluate((one: HTMLVideoElement) => one.textTracks[0]?.activeCues?.length)).toBe(1);
+  // Longer than a stay, and it still stands there.
+  await expect.poll(() => first.evaluate((one: HTMLVideoElement) => one.currentTime)).toBeGreaterThan(2);
+  await expect(visit.locator('.slider-told')).toHaveText('1 / 3');
+  // The words stand below the film, and its buttons are free.
+  const [words, over] = [await slides.nth(0).locator('h2').boundingBox(), await first.boundingBox()];
+  expect(words!.y).toBeGreaterThanOrEqual(over!.y + over!.height);
+  await visit.getByRole('button', { name: 'Next' }).click();
+  await slides.nth(1).locator('a').click();
+  expect(await first.evaluate((one: HTMLVideoElement) => one.paused)).toBe(true);
+  const view = visit.getByRole('dialog').locator('video');
+  await view.evaluate((one: HTMLVideoElement) => (one.volume = 0, one.play()));
+  await expect.poll(() => view.evaluate((one: HTMLVideoElement) => one.textTracks[0]?.activeCues?.length)).toBe(1);
+  await visit.keyboard.press('Escape');
+  await visit.getByRole('button', { name: 'Next' }).click();
+  await expect.poll(() => slides.nth(2).locator('video').evaluate(plays)).toBe(true);
+  await visit.close();
+  const calm = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+  await calm.goto(`${own.url}/live/`);
+  await calm.getByRole('button', { name: 'Next' }).click();
+  await calm.getByRole('button', { name: 'Next' }).click();
+  await calm.waitForTimeout(500);
+  expect(await calm.locator('.slides > :not([inert])').nth(2).locator('video').evaluate((one: HTMLVideoElement) => [one.paused, one.currentTime])).toEqual([true, 0]);
+  await calm.close();
 });
 
 test('A film moves behind a band, can be paused, and stays a picture for those who want no movement', async ({ page, browser, own }) => {

@@ -40,8 +40,13 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     public CaptionChoice CaptionOf(ArrangementItem item) => item.Caption ?? new(CaptionsFrom);
 
     /// <summary>Where a press on a picture leads: by its own choice, or by that of the whole set.</summary>
-    public LinkChoice LinkOf(ArrangementItem item) =>
-        item.Instead is { InPlace: null } || (item.Link.Kind == FigureLinkKind.None && OpensLarger) ? new(FigureLinkKind.LargeFile) : item.Link;
+    public LinkChoice LinkOf(ArrangementItem item) => item switch
+    {
+        { Instead.InPlace: null } => new(FigureLinkKind.LargeFile),
+        { Instead.StaysInPlace: true, Link.Kind: FigureLinkKind.None or FigureLinkKind.LargeFile } => new(FigureLinkKind.None),
+        { Link.Kind: FigureLinkKind.None } when OpensLarger => new(FigureLinkKind.LargeFile),
+        _ => item.Link,
+    };
 
     /// <summary>The order in which its items stand when they are sorted; items of which nothing is known come first.</summary>
     public ImmutableArray<string> SortedBy<T>(Func<ArrangementItem, T> of, IComparer<T>? comparer = null) => [.. Items.OrderBy(of, comparer).Select(i => i.Id)];

@@ -41,7 +41,7 @@ public sealed record ArrangementValues(string Name, GalleryValues Gallery, IRead
         if (look is { Look: null }) return Refused("look", look.Sentence!);
         if (!Enum.IsDefined(Kind)) return Refused("kind", "An arrangement is a gallery, a slider or a carousel.");
         if (Items.Count > Arrangement.MostItems) return Refused("items", string.Create(CultureInfo.InvariantCulture, $"An arrangement holds at most {Arrangement.MostItems} pictures: make two of it."));
-        if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget, i.Title, i.Text, i.Button, i.ButtonLink, i.Instead?.Target, i.Instead?.Player, i.Instead?.Title }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
+        if (Items.Any(i => new[] { i.Alt, i.Caption, i.LinkTarget, i.Title, i.Text, i.Button, i.ButtonLink, i.Instead?.Target, i.Instead?.Player, i.Instead?.Title, i.Instead?.Captions }.Any(words => words?.Length > MostWords))) return Refused("items", $"Words of a picture are at most {MostWords} letters long.");
         if (Items.Any(i => i.StayMs is < Arrangements.Slider.LeastStayMs or > Arrangements.Slider.MostStayMs)) return Refused("stayMs", Arrangements.SliderValues.StaySentence);
         if (Items.Select(i => RunDates.Read(i.From, i.Until, i.Yearly).Sentence).OfType<string>().FirstOrDefault() is { } dated) return Refused("dates", dated);
         if (Items.Any(i => i.Instead is { } instead && (!Enum.IsDefined(instead.Kind) || (instead.Kind == InsteadKind.Hosted && !(VideoChoice.Hosted.IsPlayer(instead.Player ?? "") && VideoChoice.Hosted.IsPage(instead.Target ?? "")))))) return Refused("instead", "The larger view shows a film of the library, a video of another site by the addresses of its page and its player, a page, or words.");
@@ -86,12 +86,14 @@ public enum InsteadKind { Film, Hosted, Page, Words }
 /// <param name="Target">The film's id, the address of a video's page, a link as it is written, or the words; nothing is shown while it is empty.</param>
 /// <param name="Player">Of a hosted video.</param>
 /// <param name="Title">Of a hosted video.</param>
-public sealed record InsteadValues(InsteadKind Kind, string Target, string Player = "", string Title = "")
+/// <param name="InPlace">A video plays where the picture stands, even where the others of the set open the larger view.</param>
+/// <param name="Captions">Of a film: the id of a file of captions.</param>
+public sealed record InsteadValues(InsteadKind Kind, string Target, string Player = "", string Title = "", bool InPlace = false, string? Captions = null, bool Loops = false, bool StartsItself = false)
 {
     public static InsteadValues? Of(LargerContent? content) => content switch
     {
-        LargerContent.Film film => new(InsteadKind.Film, film.FileId),
-        LargerContent.Hosted { Video: var video } => new(InsteadKind.Hosted, video.Address, video.Player, video.Title),
+        LargerContent.Film film => new(InsteadKind.Film, film.Video.FileId, InPlace: film.IsInPlace, Captions: film.Video.CaptionsId, Loops: film.Video.Loops, StartsItself: film.Video.StartsItself),
+        LargerContent.Hosted { Video: var video } hosted => new(InsteadKind.Hosted, video.Address, video.Player, video.Title, hosted.IsInPlace),
         LargerContent.Page page => new(InsteadKind.Page, page.Link),
         LargerContent.Words words => new(InsteadKind.Words, words.Text),
         _ => null,
@@ -99,8 +101,8 @@ public sealed record InsteadValues(InsteadKind Kind, string Target, string Playe
 
     internal LargerContent? Read() => Target?.Trim() is not { Length: > 0 } target ? null : Kind switch
     {
-        InsteadKind.Film => new LargerContent.Film(target),
-        InsteadKind.Hosted => new LargerContent.Hosted(new(target, Player, Title?.Trim() ?? "")),
+        InsteadKind.Film => new LargerContent.Film(new(target, Captions is { Length: > 0 } ? Captions : null, Controls: true, Loops, StartsItself), InPlace),
+        InsteadKind.Hosted => new LargerContent.Hosted(new(target, Player, Title?.Trim() ?? ""), InPlace),
         InsteadKind.Page => new LargerContent.Page(target),
         _ => new LargerContent.Words(target),
     };

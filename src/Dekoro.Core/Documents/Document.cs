@@ -275,6 +275,9 @@ public sealed record FigureBlock(
     /// <summary>What the larger view shows in the picture's stead; null for the picture itself.</summary>
     public LargerContent? Instead { get; init; }
 
+    /// <summary>The film of the library that plays here or in the larger view; null for none.</summary>
+    public VideoChoice.Own? Own => (Video ?? Instead?.InPlace) as VideoChoice.Own;
+
     /// <summary>True where the place waits for a picture: it is kept on the desk and never published.</summary>
     public bool IsEmpty => AssetId.Length == 0;
 

@@ -9,10 +9,10 @@ public abstract record LargerContent
     private LargerContent() { }
 
     /// <summary>A file of the library.</summary>
-    public sealed record Film(string FileId) : LargerContent;
+    public sealed record Film(VideoChoice.Own Video, bool IsInPlace = false) : LargerContent;
 
     /// <summary>A video that another site plays.</summary>
-    public sealed record Hosted(VideoChoice.Hosted Video) : LargerContent;
+    public sealed record Hosted(VideoChoice.Hosted Video, bool IsInPlace = false) : LargerContent;
 
     /// <summary>A page in a frame.</summary>
     /// <param name="Link">As it is written in the document: a page of this site, or an address over https.</param>
@@ -23,8 +23,11 @@ public abstract record LargerContent
     /// <summary>As a video that plays in the picture's place; null for what does not.</summary>
     public VideoChoice? InPlace => this switch
     {
-        Film film => new VideoChoice.Own(film.FileId, null, Controls: true, Loops: false, StartsItself: false),
+        Film film => film.Video,
         Hosted hosted => hosted.Video,
         _ => null,
     };
+
+    /// <summary>Whether it plays in the picture's place where the others of its set open the larger view; what starts itself always does.</summary>
+    public bool StaysInPlace => this is Film { IsInPlace: true } or Film { Video.StartsItself: true } or Hosted { IsInPlace: true };
 }

@@ -58,7 +58,7 @@ public static class PagePlanner
         foreach (var gone in page.Document.Arrangements.Where(a => a.Arrangement is null)) notices.Add(new(gone.Id, "The arrangement that stood here is no more: choose another, or take the place out.", true));
         var sets = page.Document.Arrangements.Select(laid.SetOf).OfType<SetPlan>().ToImmutableDictionary(s => s.Block.Id);
         notices.AddRange(sets.Values.Where(s => WidthClasses.All.Any(c => !s.Layouts[c].IsLevel)).Select(s => new Notice(s.Block.Id, "These columns cannot be made to end level: with another number of columns, or one picture more or less, they may.")));
-        notices.AddRange(sets.Values.Where(s => s.FramedTooMuchOn.Any()).Select(s => new Notice(s.Block.Id, $"On {string.Join(" and ", s.FramedTooMuchOn.Select(c => c.ToString().ToLowerInvariant()))} border and padding take more than half of the smallest picture: make them thinner, or put fewer side by side.")));
+        notices.AddRange(sets.Values.Where(s => s.FramedTooMuchOn.Any()).Select(s => new Notice(s.Block.Id, $"On {WidthClasses.InWords(s.FramedTooMuchOn)} border and padding take more than half of the smallest picture: make them thinner, or put fewer side by side.")));
         var links = ReadLinks(page, facts.Addresses, notices);
         notices.AddRange(TextRuns.FilesPlayedIn(page.Document).Where(played => !facts.Addresses.FileById.ContainsKey(played.FileId)).DistinctBy(played => played.BlockId)
             .Select(played => new Notice(played.BlockId, "A file of the video that stood here is no longer in the library: choose another, or take it out.", true)));
@@ -148,7 +148,7 @@ public static class PagePlanner
     {
         switch (figure.Instead)
         {
-            case LargerContent.Film film: return addresses.FileById.ContainsKey(film.FileId) ? film : null;
+            case LargerContent.Film film: return addresses.FileById.ContainsKey(film.Video.FileId) ? film : null;
             case LargerContent.Page page:
                 if (link is Link.Page || (link is Link.Web web && web.Address.StartsWith("https:", StringComparison.Ordinal))) return page;
                 if (link is not null) notices.Add(new(figure.Id, "Only pages of this site and addresses that begin with https:// are shown in the larger view: this link opens by itself."));
@@ -184,7 +184,7 @@ public static class PagePlanner
         var hard = ground.HardToRead.ToList();
         if (hard.Count == 0) return null;
         var (_, worst) = hard.MinBy(h => h.Contrast.Ratio / h.Contrast.Needed);
-        var on = string.Join(" and ", hard.Select(h => h.Class.ToString().ToLowerInvariant()));
+        var on = WidthClasses.InWords(hard.Select(h => h.Class));
         var mend = ground.Mend switch
         {
             { } m when m.Words != ground.Block.Ground.Words => $"{m.Words.ToString().ToLowerInvariant()} words would be readable there",

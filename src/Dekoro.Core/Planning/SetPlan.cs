@@ -36,8 +36,16 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     /// <summary>Room at the foot of a slide for the steps that stand inside it, below words over it, CSS px.</summary>
     public double WordsFootPx(WidthClass c) => StepsStandInside(c) && !WordsBelow[c] ? StepsInsidePx(Controls) + WordsPaddingPx : WordsPaddingPx;
 
-    /// <summary>Where the words of one of the slides do not fit over it: there the words of all stand below.</summary>
+    /// <summary>Where the words of one of the slides do not fit over it, or would lie over what plays there: there the words of all stand below.</summary>
     public PerClass<bool> WordsBelow { get; private init; }
+
+    private bool HasVideos => Figures.Any(f => f.Video is not null);
+
+    private bool HasWordsOverVideo => Figures.Any(f => f.Video is not null && Block.Slides.Any(s => s.FigureId == f.Id));
+
+    /// <summary>Where words stand below, and why; null where all stand over their slides.</summary>
+    public string? WordsBelowInWords => WidthClasses.All.Where(c => WordsBelow[c]).ToList() is not { Count: > 0 } on ? null
+        : HasWordsOverVideo ? "They stand below: some of them would lie over a video and its buttons." : $"On {WidthClasses.InWords(on)} they stand below: over the pictures they find no room.";
 
     /// <summary>Room below the slides for their words, CSS px; none where they stand over them.</summary>
     public double WordsPx(WidthClass c, double widthPx) => !WordsBelow[c] ? 0
@@ -67,8 +75,8 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     /// <summary>How far up from the pictures' foot steps reach that stand over them, CSS px.</summary>
     public static double StepsInsidePx(SliderControls controls) => controls.DotPx + 2 * PlatePx + PlateFootPx;
 
-    /// <summary>Whether the steps stand over the pictures: where one line holds them on the narrowest screen of a class. Small pictures never do.</summary>
-    public bool StepsStandInside(WidthClass c) => Controls.StepsInside && Slider.Steps == Steps.Dots && Stops[c].Length > 1 && Stops[c].Length * Controls.DotPx + 4 * PlatePx <= NarrowAt(c);
+    /// <summary>Whether the steps stand over the pictures: where one line holds them on the narrowest screen of a class, and no video has its buttons there. Small pictures never do.</summary>
+    public bool StepsStandInside(WidthClass c) => Controls.StepsInside && !HasVideos && Slider.Steps == Steps.Dots && Stops[c].Length > 1 && Stops[c].Length * Controls.DotPx + 4 * PlatePx <= NarrowAt(c);
 
     /// <summary>How many of the first show after the last where it goes on from its end: as many as are in view, and what shows of the next.</summary>
     public int Again => !Slider.Loops || IsGallery ? 0 : Math.Min(Figures.Length, WidthClasses.All.Max(c => Block.Arrangement!.InView[c]) + 1);
@@ -115,7 +123,7 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
             return GalleryLayout.Of(set.Gallery, c, shapes, own, belows, (room.At(Math.Max(NarrowestPx, classes.FromPx(c))), room.At(classes.ReferencePx[c]), room.At(next)));
         });
         var plan = new SetPlan(block, figures, room, layouts, below, page);
-        return plan with { WordsBelow = new PerClass<int>().Select((c, _) => plan.HasWordsTooHighFor(c)) };
+        return plan with { WordsBelow = new PerClass<int>().Select((c, _) => plan.HasWordsOverVideo || plan.HasWordsTooHighFor(c)) };
     }
 
     /// <summary>Every picture with its width at every viewport.</summary>

@@ -22,6 +22,9 @@ public sealed record WidthClasses
 {
     public static IReadOnlyList<WidthClass> All { get; } = [WidthClass.Phone, WidthClass.Tablet, WidthClass.Desktop];
 
+    /// <returns>As in "phone and tablet".</returns>
+    public static string InWords(IEnumerable<WidthClass> classes) => string.Join(" and ", classes.Select(c => c.ToString().ToLowerInvariant()));
+
     /// <exception cref="ArgumentException">Classes that cross, or a reference width outside its class.</exception>
     public WidthClasses(int tabletFromPx, int desktopFromPx, PerClass<int> referencePx)
     {

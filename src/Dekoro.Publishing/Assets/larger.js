@@ -26,6 +26,9 @@ function show(i) {
     film.src = link.href;
     film.poster = small.currentSrc;
     film.setAttribute('aria-label', small.alt);
+    film.loop = 'again' in link.dataset;
+    const { captions } = link.dataset;
+    film.replaceChildren(...(captions ? [Object.assign(document.createElement('track'), { kind: 'captions', label: 'Captions', srclang: document.documentElement.lang, src: captions, default: true })] : []));
   } else if (shows === 'words') {
     text.textContent = document.querySelector(link.hash).firstChild.textContent;
   } else if (shows) {

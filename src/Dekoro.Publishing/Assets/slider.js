@@ -66,6 +66,7 @@ function start(set) {
   for (const one of again) {
     one.inert = true;
     one.ariaHidden = 'true';
+    one.querySelector('video')?.remove();
     for (const part of [one, ...one.querySelectorAll('[data-block], [data-larger], [id]')]) {
       delete part.dataset.block;
       delete part.dataset.larger;
@@ -123,6 +124,13 @@ function start(set) {
     told.textContent = `${at + 1} / ${many}`;
   }
 
+  // A film that was left does not go on unseen.
+  function reach(to) {
+    if (to !== at) for (const one of row.querySelectorAll('video:not([autoplay])')) one.pause();
+    at = to;
+    draw();
+  }
+
   function go(to) {
     const many = stops().length;
     if (many < 2) return;
@@ -133,8 +141,7 @@ function start(set) {
     const aside = loops && ends !== 0 && again.length > 0 ? placeOf(slides.length) : null;
     if (aside !== null && ends < 0) put(aside);
     const by = (aside !== null && ends > 0 ? aside : leftOf(to)) - sign * row.scrollLeft;
-    at = to;
-    draw();
+    reach(to);
     const arrive = () => put(leftOf(at));
     if (still.matches || kind === 'none' || change === 0) return arrive();
     // Snapping is off while it moves: the browser's own smooth scrolling would take a time of its own.
@@ -161,8 +168,7 @@ function start(set) {
     const left = sign * row.scrollLeft;
     if (again.length > 0 && left >= placeOf(slides.length) - 1) return put(left - placeOf(slides.length));
     const near = stops().map((_, i) => Math.abs(leftOf(i) - left));
-    at = near.indexOf(Math.min(...near));
-    draw();
+    reach(near.indexOf(Math.min(...near)));
   });
   row.addEventListener('keydown', (event) => {
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -173,6 +179,8 @@ function start(set) {
   for (const kind of ['pointerdown', 'wheel']) row.addEventListener(kind, () => ((stopped = true), wait()), { passive: true });
   for (const [kind, is] of [['pointerenter', true], ['pointerleave', false], ['focusin', true], ['focusout', false]])
     set.addEventListener(kind, () => ((over = is), wait()));
+  // While a film with sound plays, nothing moves it away.
+  set.addEventListener('play', ({ target }) => target.muted || ((stopped = true), wait()), true);
   new IntersectionObserver(([one]) => ((seen = one.isIntersecting), wait()), { threshold: 0.3 }).observe(row);
   document.addEventListener('visibilitychange', wait);
   still.addEventListener('change', wait);

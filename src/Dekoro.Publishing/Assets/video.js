@@ -1,4 +1,4 @@
-// On pages with a hosted video, or one or several pictures that move behind words. Without it a still leads to the video's own page, and nothing moves.
+// On pages with a hosted video, one that starts itself, or one or several pictures that move behind words. Without it a still leads to the video's own page, and nothing moves.
 for (const link of document.querySelectorAll('a[data-player]')) {
   link.addEventListener('click', (event) => {
     if (event.ctrlKey || event.metaKey || event.shiftKey) return;
@@ -15,6 +15,10 @@ for (const link of document.querySelectorAll('a[data-player]')) {
 }
 // Nor does anything move where the page is shown in small inside another, as in the tool's own lists.
 const wantsStill = self !== top || matchMedia('(prefers-reduced-motion: reduce)').matches || navigator.connection?.saveData;
+for (const video of wantsStill ? document.querySelectorAll('video[autoplay]') : []) {
+  video.autoplay = false;
+  video.pause();
+}
 for (const video of wantsStill ? [] : document.querySelectorAll('video[data-behind]')) {
   const button = document.createElement('button');
   let stopped = false;

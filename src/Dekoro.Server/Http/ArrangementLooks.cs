@@ -32,9 +32,9 @@ public sealed record ItemFit(FitWord Worst, PerClass<FitLook?> Fits, Remedy? Rem
 public sealed record ItemOrders(IReadOnlyList<string> Name, IReadOnlyList<string> Date, IReadOnlyList<string> Shape);
 
 /// <param name="Contrast">Of the worst on each class of screen; null where words stand below.</param>
-/// <param name="Below">Where the words of a slide find no room on it.</param>
+/// <param name="Below">Where words stand below their slides, and why; null where none do.</param>
 /// <param name="Mend">What makes all readable; null where they are, or nothing does.</param>
-public sealed record WordsOverLook(PerClass<Contrast?> Contrast, PerClass<bool> Below, GroundMendLook? Mend);
+public sealed record WordsOverLook(PerClass<Contrast?> Contrast, string? Below, GroundMendLook? Mend);
 
 /// <summary>What is told of an arrangement beside its values.</summary>
 internal static class ArrangementLooks
@@ -63,7 +63,7 @@ internal static class ArrangementLooks
         var slides = plans.SelectMany(p => p.Grounds.Values).ToList();
         if (slides.Count == 0 || plans.SelectMany(p => p.Sets.Values).FirstOrDefault() is not { } stage) return null;
         return new(GroundPlan.WorstOf(slides),
-            stage.WordsBelow, GroundPlan.MendOf(slides, plans[0].Layout) is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
+            stage.WordsBelowInWords, GroundPlan.MendOf(slides, plans[0].Layout) is { } mend ? new(mend.Words, mend.Tint.ToString(), mend.Strength) : null);
     }
 
     private static Dictionary<string, ItemFit> FitsOf(Arrangement set, IReadOnlyList<PagePlan> plans)

@@ -221,6 +221,36 @@ public sealed class PagePlanTests
     }
 
     [Theory]
+    [InlineData(false, false)]
+    [InlineData(true, false)]
+    [InlineData(false, true)]
+    public void A_film_in_a_set_plays_where_it_is_told_or_starts_itself_and_takes_its_captions_along(bool inPlace, bool itself)
+    {
+        var site = Site with { FileById = new Dictionary<string, LinkedFile> { ["film"] = new("files/film.webm", "Film", "WEBM", 3_000_000), ["said"] = new("files/said.vtt", "Said", "VTT", 900) } };
+        ArrangementItem Item(string id) => new(id, "kite", true, new(true, null), null, new(FigureLinkKind.None)) { Words = SlideWords.Of("Kites", "", "", "") };
+        var filmed = Item("film") with { Instead = new LargerContent.Film(new("film", "said", Controls: true, Loops: true, itself), inPlace) };
+        var set = new Arrangement("a", "Reels", Gallery.Usual, [filmed, Item("still")])
+        {
+            Kind = ArrangementKind.Slider,
+            Slider = Slider.Usual with { OpensLarger = true, Controls = Slider.Usual.Controls with { StepsInside = true } },
+        };
+        // It is kept as it was set.
+        set = ArrangementValues.Read(ArrangementValues.Of(set).Write()).Check("a").Arrangement!;
+        var plan = PagePlanner.Plan(Page(new ArrangementBlock("set", "a", SizeRole.Column) { Arrangement = set }), new PlanFacts(new SiteStyle(), new[] { Picture() }.ToDictionary(p => p.Id), site, []));
+        var (figure, other) = (plan.Figures["set-film"], plan.Figures["set-still"]);
+        var stays = inPlace || itself;
+        Assert.Equal(new VideoChoice.Own("film", "said", true, true, itself), figure.Block.Own);
+        Assert.Equal((stays, !stays), (figure.Block.Video is not null, figure.OpensLarger));
+        Assert.Null(figure.LargeFile);
+        Assert.NotNull(other.LargeFile);
+        Assert.Equal(["film", "said"], TextRuns.FilesPlayedIn(plan.Page.Document).Select(f => f.FileId));
+        // Nothing lies over what plays and its buttons.
+        var slides = plan.Sets["set"];
+        Assert.Equal(stays, WidthClasses.All.All(c => slides.WordsBelow[c] && !slides.StepsStandInside(c)));
+        Assert.Equal(stays, slides.WordsBelowInWords?.Contains("buttons", StringComparison.Ordinal) ?? false);
+    }
+
+    [Theory]
     [InlineData("page:visit", true, null)]
     [InlineData("https://dunes.example/", true, null)]
     [InlineData("dunes.example", true, null)]

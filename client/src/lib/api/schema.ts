@@ -3495,6 +3495,13 @@ export interface components {
             player: string;
             /** @default  */
             title: string;
+            /** @default false */
+            inPlace: boolean;
+            captions?: null | string;
+            /** @default false */
+            loops: boolean;
+            /** @default false */
+            startsItself: boolean;
         };
         ItemFit: {
             worst: components["schemas"]["FitWord"];
@@ -4297,7 +4304,7 @@ export interface components {
         WordsFrom: "own" | "library" | "missing" | "nothing";
         WordsOverLook: {
             contrast: components["schemas"]["PerClassOfContrast"];
-            below: components["schemas"]["PerClassOfboolean"];
+            below: null | string;
             mend: null | components["schemas"]["GroundMendLook"];
         };
         WordsOverValues: {

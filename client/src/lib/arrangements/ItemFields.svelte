@@ -1,9 +1,7 @@
 <!-- What is said of one picture of an arrangement: its words, where it leads, and as a slide how long it stands and what stands over it. -->
 <script lang="ts">
-  import { createQuery } from '@tanstack/svelte-query';
   import { proofOf, type SiteLook } from '$lib/api/client';
   import FromLibrary from '$lib/library/FromLibrary.svelte';
-  import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
   import FitTable from '$lib/desk/FitTable.svelte';
   import LinkField from '$lib/desk/LinkField.svelte';
   import PictureLink from '$lib/desk/PictureLink.svelte';
@@ -12,8 +10,6 @@
   import type { Item, Opened } from './opened.svelte';
 
   let { opened, item, limits }: { opened: Opened; item: Item; limits: SiteLook['arrangements'] } = $props();
-  const files = createQuery(() => otherFiles(''));
-  const videos = $derived(thereOf(files.data?.items, isVideo));
   const library = $derived(opened.look?.words[item.asset]);
   const fit = $derived(opened.look?.fits[item.id]);
   const setOf = (id: string) => (change: Partial<Item>) => opened.setItem(id, change);
@@ -144,7 +140,7 @@
   {/if}
   {#if item.asset !== ''}
     {#if item.linkKind === 'none' || item.linkKind === 'largeFile'}
-      <div><InsteadFields {item} {videos} onset={set} /></div>
+      <div><InsteadFields {item} onset={set} /></div>
     {/if}
     {#if item.instead?.kind !== 'page' && item.instead?.kind !== 'words'}
       <div>

@@ -13,16 +13,13 @@
   const look = $derived(opened.look?.overSlides);
   const set = (change: Partial<typeof words>) => opened.setSlider({ words: { ...words, ...change } });
   const measured = $derived(classes.flatMap((c) => (look?.contrast[c] ? [[c, look.contrast[c]] as const] : [])));
-  const below = $derived(classes.filter((c) => look?.below[c]));
 </script>
 
 <div class="border-b border-hair px-4 py-3">
   <h3 class="font-semibold">Words over slides</h3>
   {#if look}
     {#if measured.length > 0}<ContrastTable rows={measured} />{/if}
-    {#if below.length > 0}<p class="mt-1 text-quiet">
-        On {below.join(' and ')} they stand below: over the pictures they find no room.
-      </p>{/if}
+    {#if look.below}<p class="mt-1 text-quiet">{look.below}</p>{/if}
     {#if look.mend}
       {@const mend = look.mend}
       <button

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { holdStill } from './holdStill';
+  import { bring, putRows, rowsOf } from './inView';
   import { restyle } from './restyle';
 
   let {
@@ -10,6 +11,7 @@
     widthPx,
     anew = 0,
     styled = 0,
+    shows = null,
     onkey,
   }: {
     src: string;
@@ -19,6 +21,8 @@
     anew?: number;
     /** Where it counts up, the site's style is another. */
     styled?: number;
+    /** The piece that is brought into view. */
+    shows?: string | null;
     /** Keys that are pressed while the page has the focus, for scrolling it. */
     onkey?: (event: KeyboardEvent) => void;
   } = $props();
@@ -54,6 +58,7 @@
     const next = new DOMParser().parseFromString(await answer.text(), 'text/html');
     const [now, then] = [inside.querySelector('main'), next.querySelector('main')];
     if (!now || !then || mine !== latest) return;
+    const rows = rowsOf(inside);
     now.replaceWith(inside.adoptNode(then));
     // Scripts of what has come with it; those that run already are told.
     const has = [...inside.scripts].map((script) => script.src);
@@ -62,7 +67,17 @@
       if (!has.includes(script.src)) inside.head.append(script);
     }
     inside.dispatchEvent(new Event('drawn'));
+    // Once its scripts have put it where it begins, it goes where it was.
+    setTimeout(() => {
+      putRows(inside, rows);
+      if (shows) bring(inside, shows);
+    });
   }
+
+  $effect(() => {
+    const inside = frame?.contentDocument;
+    if (inside && shows) bring(inside, shows);
+  });
 
   $effect(() => restyle(frame?.contentDocument, styled));
 

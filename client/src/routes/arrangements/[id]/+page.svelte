@@ -105,6 +105,7 @@
             src="/stage/{opened.id}"
             anew={opened.kept}
             {styled}
+            shows={item && `stage-${item.id}`}
             title="The arrangement at {site.data.classes.referencePx[at]} px"
             widthPx={site.data.classes.referencePx[at]}
           />
