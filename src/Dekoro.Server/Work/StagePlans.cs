@@ -15,11 +15,14 @@ public sealed class StagePlans(Workspace workspace, PlanBook book)
 
     private sealed record Planned(string SetId, long Writes, long AtMs, IReadOnlyList<PagePlan> Plans);
 
-    private volatile Planned? _last;
+    private readonly Lock _planning = new();
+    private Planned? _last;
 
     /// <returns>All parts of a gallery in parts, in their order.</returns>
     public IReadOnlyList<PagePlan> Of(Arrangement set)
     {
+        // Both are asked for at once: the one that comes later waits for the plan instead of making it too.
+        using var planning = _planning.EnterScope();
         var (writes, now) = (workspace.Database.Writes, Environment.TickCount64);
         if (_last is { } last && last.SetId == set.Id && last.Writes == writes && now - last.AtMs < FreshMs) return last.Plans;
         var page = PageOf(set);

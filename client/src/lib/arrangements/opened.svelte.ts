@@ -31,6 +31,7 @@ export class Opened {
   private timer = 0;
   private sending = false;
   private sentAt = 0;
+  private shown = 0;
   readonly canUndo = $derived(this.before.length > 0);
   readonly canRedo = $derived(this.after.length > 0);
 
@@ -40,9 +41,16 @@ export class Opened {
     this.take(await answer(api.GET('/api/arrangements/{id}', { params: { path: { id: this.id } } })));
   }
 
-  /** Another window changed it: shown where nothing here waits to be kept. */
+  /** Kept as this version: by another window, and then shown where nothing here waits to be kept; or what is on its way from here, and then it can be seen already. */
   async heard(version: number) {
-    if (version > (this.look?.version ?? 0) && !this.waits) await this.load();
+    if (version <= (this.look?.version ?? 0)) return;
+    if (!this.waits) await this.load();
+    else if (this.sending) this.shows(version);
+  }
+
+  private shows(version: number) {
+    if (version !== this.shown) this.kept++;
+    this.shown = version;
   }
 
   titleOf = (item: Item) => (item.asset ? this.libraryTitleOf(item) : item.title || 'Words alone');
@@ -194,7 +202,7 @@ export class Opened {
       this.look = { ...replaceEqualDeep(this.look, look), values };
       this.problem = '';
       if (this.wish === sent) this.wish = values;
-      this.kept++;
+      this.shows(look.version);
     } catch (error) {
       this.problem = sentenceOf(error);
       if (error instanceof Problem && error.more.now) this.theirs = error.more.now as Schemas['ArrangementLook'];
@@ -221,7 +229,7 @@ export class Opened {
   private take(look: Schemas['ArrangementLook']) {
     this.look = look;
     this.wish = look.values;
-    this.kept++;
+    this.shows(look.version);
   }
 }
 
