@@ -346,6 +346,28 @@ test('A gallery in parts: each at an address of its own with links that need no 
   await plain.getByRole('link', { name: '1 / 3' }).first().click();
   expect(plain.url()).toBe(`${own.url}/live/hall/#set`);
   await plain.context().close();
+
+  // The larger view goes on from part to part, and the way back of the browser leads to the part where it began, not through each.
+  const visit = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await visit.goto(`${own.url}/live/hall/`);
+  await visit.locator('.set figure a').nth(1).click();
+  const count = visit.locator('.larger-count');
+  await expect(count).toHaveText('2 / 7');
+  await visit.getByRole('button', { name: 'Next' }).click();
+  await visit.getByRole('button', { name: 'Next' }).click();
+  await expect(count).toHaveText('4 / 7');
+  expect(visit.url()).toBe(`${own.url}/live/hall/kites-of-the-hall_2/`);
+  await visit.keyboard.press('ArrowLeft');
+  await expect(count).toHaveText('3 / 7');
+  for (let i = 0; i < 3; i++) await visit.keyboard.press('ArrowLeft');
+  await expect(count).toHaveText('7 / 7');
+  await visit.goBack();
+  await expect(visit.getByRole('dialog')).toHaveCount(0);
+  await expect(visit).toHaveURL(`${own.url}/live/hall/kites-of-the-hall_3/`);
+  await visit.goBack();
+  await expect(visit).toHaveURL(`${own.url}/live/hall/`);
+  await expect(visit.getByRole('dialog')).toHaveCount(0);
+  await visit.context().close();
 });
 
 test('Words table, sorting and taking several out by keys; a picture with a link of its own and one that plays a film in the larger view', async ({ page, browser, own }) => {

@@ -182,6 +182,16 @@ public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole 
 
     private IEnumerable<ArrangementItem> OnSheet => Sheet is { } n && Arrangement!.Paging is { } paging ? Arrangement.Shown.Skip((n - 1) * paging.PerSheet).Take(paging.PerSheet) : Arrangement!.Shown;
 
+    /// <summary>Of a gallery in parts: how many pictures that open the larger view stand before this part, and on all parts together.</summary>
+    public (int Before, int All) LargerOnSheets
+    {
+        get
+        {
+            var opens = Arrangement!.Shown.Select(item => Arrangement.LinkOf(item).Kind == FigureLinkKind.LargeFile).ToList();
+            return (Sheet is { } n && Arrangement.Paging is { } paging ? opens.Take((n - 1) * paging.PerSheet).Count(o => o) : 0, opens.Count(o => o));
+        }
+    }
+
     public string FigureIdOf(ArrangementItem item) => Id + "-" + item.Id;
 
     public static string StepIdOf(string figureId) => figureId + "-step";

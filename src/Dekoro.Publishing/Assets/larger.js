@@ -1,5 +1,5 @@
 // On pages whose pictures open the larger view. Without it a press on one opens its large file.
-const links = () => [...document.querySelectorAll('a[data-larger]')];
+const links = () => [...document.querySelectorAll('a[data-larger]')].filter((one) => one.getClientRects().length > 0);
 const dialog = document.createElement('dialog');
 dialog.className = 'larger';
 dialog.innerHTML = `<figure tabindex="-1"><img alt=""><video controls playsinline hidden></video><div class="larger-words" tabindex="0" hidden></div><figcaption></figcaption></figure><div class="larger-bar"><p class="larger-count" aria-live="polite"></p>
@@ -9,9 +9,18 @@ const [before, after, play, zoom, share, download] = dialog.querySelectorAll('bu
 let [set, at, came, timer, frame] = [[], 0, null, 0, null];
 // Long enough to look at a picture and read a line.
 const stayMs = 5000;
-const plainName = 'view-';
+
+// A gallery in parts goes on in its next part, a page of its own, which takes this one's place in the way back.
+function leave(ends) {
+  const parts = came.closest('.set')?.querySelector('.sheets');
+  const numbered = [...(parts?.querySelectorAll('a[aria-label]') ?? [])];
+  const to = ends ? parts?.querySelector('[rel=next]') ?? numbered[0] : parts?.querySelector('[rel=prev]') ?? numbered.at(-1);
+  if (to) location.replace(`${to.href.split('#')[0]}#${timer ? 'play' : ends ? 'onward' : 'back'}-${came.dataset.larger}`);
+  return Boolean(to);
+}
 
 function show(i) {
+  if ((i < 0 || i >= set.length) && leave(i > 0)) return;
   at = (i + set.length) % set.length;
   const link = set[at];
   const small = link.querySelector('img');
@@ -48,7 +57,8 @@ function show(i) {
     image.style.backgroundImage = `url("${small.currentSrc}")`;
   }
   words.textContent = [link.closest('figure')?.querySelector('figcaption')?.textContent, offers('credit') && link.dataset.credit].filter(Boolean).join(' · ');
-  count.textContent = set.length > 1 ? `${at + 1} / ${set.length}` : '';
+  const { largerAt = 0, largerAll = set.length } = came.closest('.set')?.dataset ?? {};
+  count.textContent = largerAll > 1 ? `${Number(largerAt) + at + 1} / ${largerAll}` : '';
   dialog.setAttribute('aria-label', words.textContent || small.alt);
   zoom.hidden = shows || !offers('zoom');
   zoom.setAttribute('aria-pressed', 'false');
@@ -73,10 +83,11 @@ function runs(on) {
 }
 
 function open(link) {
-  set = links().filter((one) => one.dataset.larger === link.dataset.larger && one.getClientRects().length > 0);
+  set = links().filter((one) => one.dataset.larger === link.dataset.larger);
   came = link;
-  for (const button of [before, after]) button.hidden = set.length < 2;
-  play.hidden = set.length < 2 || !offers('play');
+  const many = set.length > 1 || came.closest('.set')?.dataset.largerAll > 1;
+  for (const button of [before, after]) button.hidden = !many;
+  play.hidden = !many || !offers('play');
   share.hidden = !offers('share');
   if (!dialog.isConnected) document.body.append(dialog);
   show(set.indexOf(link));
@@ -95,7 +106,7 @@ document.addEventListener('click', (event) => {
 
 const pieceOf = (link) => link.closest('[data-block]').dataset.block;
 async function give() {
-  const url = `${location.href.split('#')[0]}#${plainName}${pieceOf(set[at])}`;
+  const url = `${location.href.split('#')[0]}#view-${pieceOf(set[at])}`;
   if (navigator.share) return navigator.share({ url, title: words.textContent }).catch(() => {});
   await navigator.clipboard?.writeText(url);
   share.textContent = 'Address copied';
@@ -114,13 +125,13 @@ const does = {
 dialog.addEventListener('click', (event) => {
   const { go, does: what } = event.target.dataset ?? {};
   if (go === '0' || event.target === dialog) dialog.close();
-  else if (go) show(at + Number(go), runs(false));
+  else if (go) runs(false), show(at + Number(go));
   else does[what]?.();
 });
 dialog.addEventListener('keydown', (event) => {
   const go = { ArrowLeft: -1, ArrowRight: 1, Home: -at, End: set.length - 1 - at }[event.key];
   // A film's own keys, and those that move what is zoomed.
-  if (go === undefined || set.length < 2 || event.target === film || event.target === text || (figure.classList.contains('zoomed') && event.target === figure)) return;
+  if (go === undefined || before.hidden || event.target === film || event.target === text || (figure.classList.contains('zoomed') && event.target === figure)) return;
   event.preventDefault();
   runs(false);
   show(at + (document.dir === 'rtl' && event.key.startsWith('Arrow') ? -go : go));
@@ -130,7 +141,7 @@ dialog.addEventListener('pointerdown', (event) => (from = event.pointerType === 
 dialog.addEventListener('pointerup', (event) => {
   const moved = from === null ? 0 : event.clientX - from;
   from = null;
-  if (Math.abs(moved) > 40 && set.length > 1) show(at + (moved < 0 ? 1 : -1), runs(false));
+  if (Math.abs(moved) > 40 && !before.hidden) runs(false), show(at + (moved < 0 ? 1 : -1));
 });
 dialog.addEventListener('close', () => {
   runs(false);
@@ -141,6 +152,12 @@ dialog.addEventListener('close', () => {
   (set[at] ?? came)?.focus();
 });
 addEventListener('popstate', () => dialog.open && dialog.close());
-// An address that was shared.
-const named = location.hash.startsWith(`#${plainName}`) && links().find((link) => `#${plainName}${pieceOf(link)}` === location.hash);
-if (named) open(named);
+// An address that was shared, or the part in which a gallery goes on.
+const [, how, name] = location.hash.match(/^#(view|onward|back|play)-(.+)$/) ?? [];
+const named = how && links().filter((link) => name === (how === 'view' ? pieceOf(link) : link.dataset.larger)).at(how === 'back' ? -1 : 0);
+if (named) {
+  // Not to the gallery's own mark: going there would take the focus out of the view.
+  if (how !== 'view') history.replaceState(null, '', location.pathname + location.search);
+  open(named);
+  if (how === 'play') runs(true);
+}

@@ -85,6 +85,7 @@ public sealed class SliderTests
         Assert.Equal(set.Items.Select(i => i.AssetId), sheets.Take(3).SelectMany(s => On(s, "x")));
         Assert.Equal(4, On(sheets[3], "x").Length);
         Assert.Equal(["i4"], On(sheets[3], "y"));
+        Assert.Equal([(0, 11), (4, 11), (8, 11)], sheets.Take(3).Select(s => s.Document.Arrangements.Single(a => a.Id == "x").LargerOnSheets));
         Assert.Equal(sheets[2].Id, Sheets.At(page, "x", 3).Id);
         Assert.Equal("p", Sheets.At(page, "x", 9).Id);
     }
