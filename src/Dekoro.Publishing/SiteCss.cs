@@ -174,5 +174,5 @@ public static class SiteCss
     }
 
     private static string Px(double px) => Number(px) + "px";
-    private static string Number(double value) => value.ToString("0.######", CultureInfo.InvariantCulture);
+    internal static string Number(double value) => value.ToString("0.######", CultureInfo.InvariantCulture);
 }

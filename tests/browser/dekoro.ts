@@ -53,10 +53,10 @@ export async function takeIn(url: string, names: string[]) {
 export type SlidesLook = { id: string; version: number; values: { items: ({ id: string; asset: string } & Record<string, unknown>)[]; kind: string; slider: Record<string, unknown> } };
 
 /** A slider or carousel of pictures, with some of its settings. */
-export async function makeSlides(url: string, pictures: string[], kind: string, slider: Record<string, unknown>) {
+export async function makeSlides(url: string, pictures: string[], kind: string, slider: Record<string, unknown>, more: Record<string, unknown> = {}) {
   const json = { 'Content-Type': 'application/json' };
   const made = (await (await fetch(`${url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Kites of the week', pictures }) })).json()) as SlidesLook;
-  const put = await fetch(`${url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"` }, body: JSON.stringify({ ...made.values, kind, slider: { ...made.values.slider, ...slider } }) });
+  const put = await fetch(`${url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"` }, body: JSON.stringify({ ...made.values, ...more, kind, slider: { ...made.values.slider, ...slider } }) });
   expect(put.ok, await put.clone().text()).toBe(true);
   return (await put.json()) as SlidesLook;
 }

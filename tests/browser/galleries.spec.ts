@@ -241,7 +241,7 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
       const kind = one(['grid', 'rows', 'level', 'even']);
       look.values.items = Array.from({ length: int(1, 14) }, (_, k) => ({ id: `i${k}`, asset: one(pictures) }));
       // Some stand in frames: as wide as what the frame leaves, in boxes that are as they were.
-      Object.assign(look.values, { ownLook: random() < 0.3 ? { line: 'solid', linePx: int(1, 5), paddingPx: int(0, 4), roundPx: [0, 0, 0, 0] } : null });
+      Object.assign(look.values, { ownLook: random() < 0.3 ? { line: 'solid', linePx: int(1, 5), paddingPx: int(0, 40), roundPx: [0, 0, 0, 0] } : null });
       looks[k] = await change(own, look, {
         kind, columns: [int(1, 3), int(1, 4), int(1, 6)], targetHeightPx: [int(60, 200), int(100, 260), int(100, 320)], gutterPx: int(0, 60), shape: one(['', '1:1', '3:2', '4:5']), whole: random() < 0.4,
         align: one(['top', 'middle', 'bottom']), captions: one(['none', 'over', 'pointing']), captionsFrom: 'title',

@@ -112,7 +112,7 @@ test('In a slider a film plays in its slide or in the larger view, with captions
     form.append('file', new Blob([part]), name);
     expect((await fetch(`${own.url}/api/files`, { method: 'POST', body: form })).ok).toBe(true);
   }
-  const made = await makeSlides(own.url, pictures.map((one) => one.id!), 'slider', { playsItself: true, stayMs: 1500, opensLarger: true });
+  const made = await makeSlides(own.url, pictures.map((one) => one.id!), 'slider', { playsItself: true, stayMs: 1500, opensLarger: true }, { ownLook: { line: 'solid', linePx: 2, paddingPx: 16, lineColour: '#123456', roundPx: [0, 0, 0, 0] } });
   await makePage(own.url, 'Home', [{ type: 'arrangement', attrs: { id: 'set', arrangement: made.id, reach: 'wide' } }]);
   await page.goto(`${own.url}/arrangements/${made.id}`);
   const sheet = page.getByRole('complementary', { name: 'Picture' });
@@ -153,6 +153,12 @@ test('In a slider a film plays in its slide or in the larger view, with captions
   await slides.nth(1).locator('a').click();
   expect(await first.evaluate((one: HTMLVideoElement) => one.paused)).toBe(true);
   const view = visit.getByRole('dialog').locator('video');
+  // In the frame that all of them have, it fills what the frame leaves, and its slide is as high as the others.
+  const framed = await slides.nth(0).locator('.film').evaluate((one) => [one, ...one.querySelectorAll('img, video')].map((part) => (({ x, y, width, height }) => [x, y, width, height])(part.getBoundingClientRect())));
+  expect(framed[1]).toEqual(framed[2]);
+  for (const [i, inset] of [18, 18, -36, -36].entries()) expect(Math.abs(framed[1]![i]! - framed[0]![i]! - inset)).toBeLessThan(0.5);
+  const next = (await slides.nth(1).locator('.in-set').boundingBox())!;
+  expect(Math.abs(framed[0]![3]! - next.height)).toBeLessThan(0.5);
   await view.evaluate((one: HTMLVideoElement) => (one.volume = 0, one.play()));
   await expect.poll(() => view.evaluate((one: HTMLVideoElement) => one.textTracks[0]?.activeCues?.length)).toBe(1);
   await visit.keyboard.press('Escape');

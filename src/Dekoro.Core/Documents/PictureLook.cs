@@ -29,7 +29,16 @@ public sealed record PictureLook(LineStyle Line, int LinePx, Srgb LineColour, Co
     public static PictureLook None { get; } = new(LineStyle.None, 0, Srgb.Black, default, 0, null, null);
 
     /// <summary>What border and padding take from the picture's width, and from its height, CSS px.</summary>
-    public int FramePx => 2 * ((Line == LineStyle.None ? 0 : LinePx) + PaddingPx);
+    public int FramePx => 2 * (EdgePx + PaddingPx);
+
+    /// <summary>Of a small picture in a set, padding on one side takes no more than this of its shorter side, so that something of it is left.</summary>
+    private const double MostPaddingShare = 0.12;
+
+    /// <returns>The same as a share of the width of a picture of this shape (width over height).</returns>
+    public static double MostPaddingOf(double shape) => MostPaddingShare * Math.Min(1, 1 / shape);
+
+    /// <summary>The border on one side, CSS px.</summary>
+    public int EdgePx => Line == LineStyle.None ? 0 : LinePx;
 }
 
 /// <summary>A look with a name, changed once for all pictures that have it.</summary>

@@ -20,6 +20,9 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
     /// <summary>Beyond this no page grows.</summary>
     private const double WidestPx = 2560, NarrowestPx = 320;
 
+    /// <summary>Of each picture, width over height.</summary>
+    private ImmutableArray<double> Shapes { get; init; }
+
     public Gallery Gallery => Block.Arrangement!.Gallery;
 
     public bool IsGallery => Block.Arrangement!.Kind == ArrangementKind.Gallery;
@@ -122,19 +125,20 @@ public sealed record SetPlan(ArrangementBlock Block, ImmutableArray<FigureBlock>
             if (set.Kind != ArrangementKind.Gallery) return GalleryLayout.Row(figures.Length, set.InView[c], set.Slider.GutterPx, set.Slider.Shape.Value, set.Slider.PeekPx);
             return GalleryLayout.Of(set.Gallery, c, shapes, own, belows, (room.At(Math.Max(NarrowestPx, classes.FromPx(c))), room.At(classes.ReferencePx[c]), room.At(next)));
         });
-        var plan = new SetPlan(block, figures, room, layouts, below, page);
+        var plan = new SetPlan(block, figures, room, layouts, below, page) { Shapes = [.. shapes] };
         return plan with { WordsBelow = new PerClass<int>().Select((c, _) => plan.HasWordsOverVideo || plan.HasWordsTooHighFor(c)) };
     }
 
     /// <summary>Every picture with its width at every viewport.</summary>
     public IEnumerable<Stand> Stands => Figures.Select((figure, i) => new Stand(figure, Page, new(true, true, true),
-        SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Capped(Room.Within(box.PictureShare * box.Width), box.MostPx).Framed(FramePx) : Room), Page.Style.Classes), null))
+        SlotWidth.PerClass(Layouts.Select((_, layout) => layout.Boxes[i] is var box ? Framed(Capped(Room.Within(box.PictureShare * box.Width), box.MostPx), Shapes[i]) : Room), Page.Style.Classes), null))
         .Concat(Block.StepFigures.Select(step => new Stand(step, Page, new(true, true, true), SlotWidth.Of(Controls.PicturePx), null)));
 
-    private int FramePx => Page.Style.LookOf(Block.Arrangement!.Look).FramePx;
+    private PictureLook Frame => Page.Style.LookOf(Block.Arrangement!.Look);
+    private SlotWidth Framed(SlotWidth box, double shape) => box.Framed(Frame.EdgePx, Frame.PaddingPx, PictureLook.MostPaddingOf(shape));
 
-    /// <summary>Where border and padding leave less than half of the smallest picture.</summary>
-    public IEnumerable<WidthClass> FramedTooMuchOn => FramePx == 0 ? [] : WidthClasses.All.Where(c => Layouts[c].Boxes.Min(box => box.WidthAt(NarrowAt(c))) < 2 * FramePx);
+    /// <summary>Where border and padding leave less than half of the smallest picture's shorter side.</summary>
+    public IEnumerable<WidthClass> FramedTooMuchOn => Frame.FramePx == 0 ? [] : WidthClasses.All.Where(c => Layouts[c].Boxes.Min(box => box.PictureShare * box.WidthAt(NarrowAt(c)) / Math.Max(1, Shapes[box.Item])) is var least && Framed(SlotWidth.Of(least), 1).At(0) < least / 2);
 
     /// <summary>Of a slider, the pictures in view together: width over height, at the class's reference width.</summary>
     public double PicturesShape(WidthClass c)

@@ -37,6 +37,13 @@ public sealed class SlotWidth : IEquatable<SlotWidth>
     /// <param name="framePx">What border and padding take of the width, CSS px.</param>
     public SlotWidth Framed(int framePx) => framePx == 0 ? this : Within(Affine.Container - Affine.Px(framePx)).AtLeast(1);
 
+    /// <summary>What a frame leaves of a picture in a set.</summary>
+    /// <param name="linePx">The border on one side, CSS px.</param>
+    /// <param name="paddingPx">On one side, CSS px.</param>
+    /// <param name="mostShare">Of the width, for padding on one side: less of it stands where the picture is small.</param>
+    public SlotWidth Framed(int linePx, int paddingPx, double mostShare) =>
+        Pick(Framed(2 * (linePx + paddingPx)), Within((1 - 2 * mostShare) * Affine.Container - Affine.Px(2 * linePx)), least: false);
+
     /// <summary>The narrower of two slots at every width.</summary>
     public SlotWidth Cap(SlotWidth other) => Pick(this, other, least: true);
 

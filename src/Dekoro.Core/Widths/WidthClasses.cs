@@ -22,8 +22,12 @@ public sealed record WidthClasses
 {
     public static IReadOnlyList<WidthClass> All { get; } = [WidthClass.Phone, WidthClass.Tablet, WidthClass.Desktop];
 
-    /// <returns>As in "phone and tablet".</returns>
-    public static string InWords(IEnumerable<WidthClass> classes) => string.Join(" and ", classes.Select(c => c.ToString().ToLowerInvariant()));
+    /// <returns>As in "phone, tablet and desktop".</returns>
+    public static string InWords(IEnumerable<WidthClass> classes) => classes.Select(c => c.ToString().ToLowerInvariant()).ToList() switch
+    {
+        [.. var before, var last] when before.Count > 0 => $"{string.Join(", ", before)} and {last}",
+        var few => string.Concat(few),
+    };
 
     /// <exception cref="ArgumentException">Classes that cross, or a reference width outside its class.</exception>
     public WidthClasses(int tabletFromPx, int desktopFromPx, PerClass<int> referencePx)

@@ -57,7 +57,7 @@ public sealed class GroundPlanTests
     {
         var words = Sample.Text("p1", "Words over a white picture");
         var hard = Plan(Band(Behind() with { Words = WordsTone.Light }, default, words), Srgb.White);
-        Assert.Contains("hard to read on phone and tablet and desktop: 1.0 : 1, where they need 4.5 : 1; set the least tint.", Assert.Single(hard.Notices, n => n.BlockId == "band").Sentence, StringComparison.Ordinal);
+        Assert.Contains("hard to read on phone, tablet and desktop: 1.0 : 1, where they need 4.5 : 1; set the least tint.", Assert.Single(hard.Notices, n => n.BlockId == "band").Sentence, StringComparison.Ordinal);
         var mend = hard.Grounds["band"].Mend!;
         Assert.Equal((WordsTone.Light, Srgb.Black), (mend.Words, mend.Tint));
         var mended = Plan(Band(Behind() with { Words = WordsTone.Light, TintStrength = mend.Strength }, default, words), Srgb.White);

@@ -33,6 +33,16 @@ public sealed class LooksTests
     }
 
     [Fact]
+    public void In_a_set_padding_gives_way_to_a_small_picture_so_that_three_quarters_of_its_shorter_side_are_left_within_the_border() =>
+        Gen.Select(Gen.Int[0, 20], Gen.Int[0, 40], Gen.Double[0.1, 10], Gen.Double[1, 2000]).Sample((line, padding, shape, px) =>
+        {
+            var picture = SlotWidth.Of(px).Framed(line, padding, PictureLook.MostPaddingOf(shape)).At(1280);
+            var shorter = px * Math.Min(1, 1 / shape);
+            Assert.Equal(Math.Max(1, px - 2 * line - 2 * Math.Min(padding, 0.12 * shorter)), picture, 1e-6);
+            Assert.True(shorter - (px - picture) >= 0.75 * shorter - 2 * line || picture == 1);
+        }, iter: 2000);
+
+    [Fact]
     public void Whatever_stands_round_a_picture_some_of_it_is_left_at_every_width() =>
         Gen.Select(Gen.Int[0, 20], Gen.Int[0, 40], Gen.Int[40, 4000], Gen.Int[320, 2560]).Sample((line, padding, px, viewport) =>
         {
