@@ -284,6 +284,19 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
   expect(level).toBeGreaterThan(all ? 20 : 0);
 });
 
+test('Pictures that stand out by shape or size are named, and one press makes all alike', async ({ page, own }) => {
+  const pictures = (await takeIn(own.url, ['line-reel.jpg', 'box-kite.jpg', 'museum-door.jpg', 'two-lanterns.jpg', 'sands-at-dusk-tall.jpg', 'serpent-small.jpg'])).map((file) => file.id!);
+  const made = await make(own, 'Kites', pictures, { kind: 'grid', shape: '' });
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  await expect(page.getByText('2 pictures of another shape than the others: Sands at dusk tall, Serpent.')).toBeVisible();
+  await page.getByRole('button', { name: 'evenly spaced' }).click();
+  await expect(page.getByText(/of another size than the others: .*Serpent/)).toBeVisible();
+  await page.getByRole('button', { name: 'One shape for all' }).click();
+  await expect(page.getByText('than the others')).toHaveCount(0);
+  const boxes = async () => (await standing(page.frame({ url: /\/stage\// }) as unknown as Page))[0]!.boxes.map((box) => [box.right - box.left, box.bottom - box.top].map(Math.round).join(' × '));
+  await expect.poll(async () => new Set(await boxes()).size).toBe(1);
+});
+
 test('Two windows change one arrangement: nothing is written over unasked, and a gutter dragged along is one step back', async ({ page, own }) => {
   const pictures = (await takeIn(own.url, ten.slice(0, 3))).map((file) => file.id!);
   const made = await make(own, 'Kites', pictures);

@@ -88,21 +88,36 @@ public sealed record Arrangement(string Id, string Name, Gallery Gallery, Immuta
     }
 
     /// <summary>
-    /// Pictures whose shape stands out among the others: further from the middle one than <see cref="OddShape"/> times. One shape for all cells
-    /// makes them alike.
+    /// Pictures that stand out among the others: in cells by their shape, evenly spaced by how wide or high they are, further from the middle one
+    /// than <see cref="Odd"/> times. One shape for all cells makes them alike.
     /// </summary>
-    /// <param name="shapeOf">Width over height; null where nothing is known.</param>
+    /// <param name="sizeOf">Null where nothing is known of a picture.</param>
+    /// <param name="mostPx">Wider than this none stands, CSS px.</param>
     /// <returns>None where all have one shape anyway, and where shapes are what the layout is made of.</returns>
-    public ImmutableArray<string> Uneven(Func<string, double?> shapeOf)
+    public ImmutableArray<string> Uneven(Func<string, PixelSize?> sizeOf, double mostPx)
     {
-        if (Kind != ArrangementKind.Gallery || Gallery is not { Kind: GalleryKind.Grid, Shape: null }) return [];
-        var shapes = Shown.Select(i => (i.Id, Shape: shapeOf(i.AssetId))).Where(s => s.Shape is not null).Select(s => (s.Id, Log: Math.Log(s.Shape!.Value))).ToList();
-        if (shapes.Count < LeastToCompare) return [];
-        var middle = shapes.Select(s => s.Log).Order().ElementAt(shapes.Count / 2);
-        return [.. shapes.Where(s => Math.Abs(s.Log - middle) > Math.Log(OddShape)).Select(s => s.Id)];
+        Func<PixelSize, double>[] measures = (Kind, Gallery) switch
+        {
+            (ArrangementKind.Gallery, { Kind: GalleryKind.Grid, Shape: null }) => [size => size.Shape.Value],
+            (ArrangementKind.Gallery, { Kind: GalleryKind.Even }) => [WidePx, size => WidePx(size) / size.Shape.Value],
+            _ => [],
+        };
+        var pictures = Shown.Select(i => (i.Id, Size: sizeOf(i.AssetId))).Where(p => p.Size is not null).Select(p => (p.Id, Size: p.Size!.Value)).ToList();
+        if (pictures.Count < LeastToCompare) return [];
+        var odd = measures.SelectMany(OddBy).ToHashSet();
+        return [.. pictures.Select(p => p.Id).Where(odd.Contains)];
+
+        double WidePx(PixelSize size) => Math.Min(size.Width, mostPx);
+
+        IEnumerable<string> OddBy(Func<PixelSize, double> measure)
+        {
+            var all = pictures.Select(p => (p.Id, Log: Math.Log(measure(p.Size)))).ToList();
+            var middle = all.Select(p => p.Log).Order().ElementAt(all.Count / 2);
+            return all.Where(p => Math.Abs(p.Log - middle) > Math.Log(Odd)).Select(p => p.Id);
+        }
     }
 
-    private const double OddShape = 1.6;
+    private const double Odd = 1.6;
     private const int LeastToCompare = 3;
 }
 

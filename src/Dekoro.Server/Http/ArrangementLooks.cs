@@ -13,7 +13,7 @@ namespace Dekoro.Server.Http;
 
 /// <param name="Notices">Of the whole set; those of single pictures stand with them.</param>
 /// <param name="Timing">Of a slider or carousel on desktops.</param>
-/// <param name="Uneven">Ids of items whose shape stands out among the others, where the cells are not of one shape.</param>
+/// <param name="Uneven">Ids of items that stand out among the others by shape or size, where the cells are not of one shape.</param>
 /// <param name="Words">Of each picture, as the library has them; one that is missing is no longer there.</param>
 /// <param name="ItemWords">What is read out and shown with each item.</param>
 /// <param name="LargerBytes">About how much a picture weighs in the larger view, by the size of its file.</param>
@@ -47,7 +47,7 @@ internal static class ArrangementLooks
         var plans = stage.Of(set);
         return new(id, row.Version, ArrangementValues.Of(set), facts.ToDictionary(f => f.Key, f => f.Value.Words),
             set.Items.Where(i => facts.ContainsKey(i.AssetId)).ToDictionary(i => i.Id, i => ItemWords.Of(set, i, facts[i.AssetId])), [.. book.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
-            set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size.Shape.Value),
+            set.Uneven(asset => facts.GetValueOrDefault(asset)?.Size, plans.SelectMany(p => p.Sets.Values).FirstOrDefault() is { } shown ? shown.Room.At(plans[0].Layout.Style.Classes.ReferencePx.Desktop) : double.PositiveInfinity),
             Timing.Of(set, item => facts.TryGetValue(item.AssetId, out var picture) ? PagePlanner.CaptionOf(set.CaptionOf(item), picture) : ""), OverSlidesOf(plans),
             new(set.SortedBy(i => facts.GetValueOrDefault(i.AssetId)?.Words.Title, StringComparer.OrdinalIgnoreCase), set.SortedBy(i => DayOf(assets.GetValueOrDefault(i.AssetId)), StringComparer.Ordinal), set.SortedBy(i => -facts.GetValueOrDefault(i.AssetId)?.Size.Shape.Value)),
             facts.Count == 0 ? [] : Enum.GetValues<LargerSize>().ToDictionary(size => JsonNamingPolicy.CamelCase.ConvertName(size.ToString()), size => (long)facts.Values.Average(f => PagePlanner.LargeBytesOf(f, size))),

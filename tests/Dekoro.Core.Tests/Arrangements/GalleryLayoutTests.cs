@@ -125,14 +125,18 @@ public sealed class GalleryLayoutTests
     }
 
     [Fact]
-    public void Of_nine_wide_pictures_the_one_upright_stands_out_and_of_two_none()
+    public void Of_nine_wide_pictures_the_one_upright_stands_out_by_shape_a_small_one_by_size_and_of_two_none()
     {
         Arrangement Set(params string[] assets) => new("a", "A", Gallery.Usual with { Shape = null }, [.. assets.Select((asset, i) => new ArrangementItem($"i{i}", asset, true, new(false, null), null, new(FigureLinkKind.None)))]);
-        double? Shape(string asset) => asset == "tall" ? 0.6 : 1.5;
-        Assert.Equal(["i3"], Set("a", "b", "c", "tall", "d", "e", "f", "g", "h").Uneven(Shape));
-        Assert.Empty(Set("a", "tall").Uneven(Shape));
+        PixelSize? Size(string asset) => asset switch { "tall" => new(600, 1000), "small" => new(300, 200), "huge" => new(6000, 4000), "gone" => null, _ => new(900, 600) };
+        Assert.Equal(["i3"], Set("a", "b", "c", "tall", "d", "e", "f", "g", "h").Uneven(Size, 1120));
+        Assert.Empty(Set("a", "tall").Uneven(Size, 1120));
         // Of one shape already, none does.
-        Assert.Empty((Set("a", "b", "c", "tall") with { Gallery = Gallery.Usual }).Uneven(Shape));
+        Assert.Empty((Set("a", "b", "c", "tall") with { Gallery = Gallery.Usual }).Uneven(Size, 1120));
+        // In cells a small one is as large as the others; at its own size it is not, and none is larger than there is room.
+        var mixed = Set("a", "b", "gone", "small", "huge", "tall", "c");
+        Assert.Equal(["i5"], mixed.Uneven(Size, 1120));
+        Assert.Equal(["i3", "i5"], (mixed with { Gallery = mixed.Gallery with { Kind = GalleryKind.Even } }).Uneven(Size, 1120));
         var followed = Set("a", "b").Holding(["b", "new", "b"]);
         Assert.Equal(["i1", "fnew"], followed.Items.Select(i => i.Id));
     }

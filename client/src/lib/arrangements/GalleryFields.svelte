@@ -54,16 +54,20 @@
     oninput={(event) => set({ gutterPx: event.currentTarget.valueAsNumber })}
   />
   <output class="dk-tabular text-quiet" for="gutter">{gallery.gutterPx} px</output>
+  {#if uneven.length > 0}
+    <p class="mt-3 text-soft" role="status">
+      {uneven.length === 1 ? 'One picture' : `${uneven.length} pictures`} of another {gallery.kind === 'even'
+        ? 'size'
+        : 'shape'} than the others: {opened
+        .wish!.items.filter((item) => uneven.includes(item.id))
+        .map((item) => opened.titleOf(item))
+        .join(', ')}.
+      <button class="dk-button mt-1" onclick={() => set({ kind: 'grid', shape: site.shapes[0] })}
+        >One shape for all</button
+      >
+    </p>
+  {/if}
   {#if gallery.kind === 'grid'}
-    {#if uneven.length > 0}
-      <p class="mt-3 text-soft" role="status">
-        {uneven.length === 1 ? 'One picture' : `${uneven.length} pictures`} of another shape than the others: {opened
-          .wish!.items.filter((item) => uneven.includes(item.id))
-          .map((item) => opened.titleOf(item))
-          .join(', ')}.
-        <button class="dk-button mt-1" onclick={() => set({ shape: site.shapes[0] })}>One shape for all</button>
-      </p>
-    {/if}
     <Choice
       label="Shape of the cells"
       now={gallery.shape}
