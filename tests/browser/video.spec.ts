@@ -106,13 +106,16 @@ test('By keys alone a video of another site is placed by its address; its player
 });
 
 test('In a slider a film plays in its slide or in the larger view, with captions, and nothing moves it away meanwhile', async ({ page, browser, own }) => {
-  const pictures = await takeIn(own.url, ['box-kite.jpg', 'line-reel.jpg', 'museum-door.jpg']);
+  const pictures = await takeIn(own.url, ['box-kite.jpg', 'line-reel.jpg', 'museum-door.jpg', 'two-lanterns.jpg']);
   for (const [name, part] of [['kites-in-the-wind.webm', readFileSync(demoFile('kites-in-the-wind.webm'))], ['kites-in-the-wind.vtt', 'WEBVTT\n\n00:00.000 --> 00:04.000\nThe wind is up.\n']] as const) {
     const form = new FormData();
     form.append('file', new Blob([part]), name);
     expect((await fetch(`${own.url}/api/files`, { method: 'POST', body: form })).ok).toBe(true);
   }
   const made = await makeSlides(own.url, pictures.map((one) => one.id!), 'slider', { playsItself: true, stayMs: 1500, opensLarger: true }, { ownLook: { line: 'solid', linePx: 2, paddingPx: 16, lineColour: '#123456', roundPx: [0, 0, 0, 0] } });
+  const dunes = '/standins/video/player/kites-over-the-dunes';
+  made.values.items[3]!.instead = { kind: 'hosted', target: '/standins/video/watch/kites-over-the-dunes', player: dunes, title: 'Kites over the dunes', inPlace: true };
+  await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': `"${made.version}"` }, body: JSON.stringify(made.values) });
   await makePage(own.url, 'Home', [{ type: 'arrangement', attrs: { id: 'set', arrangement: made.id, reach: 'wide' } }]);
   await page.goto(`${own.url}/arrangements/${made.id}`);
   const sheet = page.getByRole('complementary', { name: 'Picture' });
@@ -130,7 +133,7 @@ test('In a slider a film plays in its slide or in the larger view, with captions
   await sheet.getByLabel('starts by itself').check();
   await expect(sheet.getByLabel('plays in the picture’s place')).toBeDisabled();
   await expect(page.getByText('some of them would lie over a video')).toBeVisible();
-  await expect.poll(async () => ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as SlidesLook).values.items.map((one) => one.instead as Record<string, unknown> | null).map((instead) => [instead?.inPlace, Boolean(instead?.captions), instead?.startsItself])).toEqual([[true, true, false], [false, true, false], [false, true, true]]);
+  await expect.poll(async () => ((await (await fetch(`${own.url}/api/arrangements/${made.id}`)).json()) as SlidesLook).values.items.map((one) => one.instead as Record<string, unknown> | null).map((instead) => [instead?.inPlace, Boolean(instead?.captions), instead?.startsItself])).toEqual([[true, true, false], [false, true, false], [false, true, true], [true, false, false]]);
   await passesAxe(page, 'a film in a slide');
   await publish(own.url);
 
@@ -145,7 +148,7 @@ test('In a slider a film plays in its slide or in the larger view, with captions
   await expect.poll(() => first.evaluate((one: HTMLVideoElement) => one.textTracks[0]?.activeCues?.length)).toBe(1);
   // Longer than a stay, and it still stands there.
   await expect.poll(() => first.evaluate((one: HTMLVideoElement) => one.currentTime)).toBeGreaterThan(2);
-  await expect(visit.locator('.slider-told')).toHaveText('1 / 3');
+  await expect(visit.locator('.slider-told')).toHaveText('1 / 4');
   // The words stand below the film, and its buttons are free.
   const [words, over] = [await slides.nth(0).locator('h2').boundingBox(), await first.boundingBox()];
   expect(words!.y).toBeGreaterThanOrEqual(over!.y + over!.height);
@@ -164,6 +167,14 @@ test('In a slider a film plays in its slide or in the larger view, with captions
   await visit.keyboard.press('Escape');
   await visit.getByRole('button', { name: 'Next' }).click();
   await expect.poll(() => slides.nth(2).locator('video').evaluate(plays)).toBe(true);
+  await visit.getByRole('button', { name: 'Next' }).click();
+  let asked = 0;
+  visit.on('request', (request) => (asked += Number(request.url().endsWith(dunes))));
+  await expect(visit.locator('.slider-told')).toHaveText('4 / 4');
+  await slides.nth(3).locator('a.player').click();
+  await expect(slides.nth(3).locator('iframe').contentFrame().getByText('play')).toBeVisible();
+  await visit.getByRole('button', { name: 'Previous' }).click();
+  await expect.poll(() => asked).toBe(2);
   await visit.close();
   const calm = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
   await calm.goto(`${own.url}/live/`);

@@ -124,9 +124,12 @@ function start(set) {
     told.textContent = `${at + 1} / ${many}`;
   }
 
-  // A film that was left does not go on unseen.
+  // What was left does not play on unseen; another site's player can only begin anew.
   function reach(to) {
-    if (to !== at) for (const one of row.querySelectorAll('video:not([autoplay])')) one.pause();
+    if (to !== at) {
+      for (const one of row.querySelectorAll('video:not([autoplay])')) one.pause();
+      for (const one of row.querySelectorAll('iframe')) one.src = one.getAttribute('src');
+    }
     at = to;
     draw();
   }
