@@ -181,7 +181,7 @@ test('An arrangement changed by itself shows on both pages that have it; one tha
 });
 
 /** Boxes of the pictures of each set as they are drawn, and how wide the pictures in them are without their frames. */
-const standing = (page: Page) =>
+const standing = (page: Pick<Page, 'locator'>) =>
   page.locator('.set').evaluateAll((sets) =>
     sets.map((set) => {
       const room = set.getBoundingClientRect();
@@ -293,7 +293,7 @@ test('Pictures that stand out by shape or size are named, and one press makes al
   await expect(page.getByText(/of another size than the others: .*Serpent/)).toBeVisible();
   await page.getByRole('button', { name: 'One shape for all' }).click();
   await expect(page.getByText('than the others')).toHaveCount(0);
-  const boxes = async () => (await standing(page.frame({ url: /\/stage\// }) as unknown as Page))[0]!.boxes.map((box) => [box.right - box.left, box.bottom - box.top].map(Math.round).join(' × '));
+  const boxes = async () => (await standing(page.frameLocator('iframe[title^="The arrangement at"]')))[0]!.boxes.map((box) => [box.right - box.left, box.bottom - box.top].map(Math.round).join(' × '));
   await expect.poll(async () => new Set(await boxes()).size).toBe(1);
 });
 
