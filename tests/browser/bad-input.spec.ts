@@ -153,3 +153,18 @@ test('Other sites cannot change anything, and proofs are made at the fixed width
   expect((await fetch(`${own.url}/media/proof/${kite!.id}/0-0-9999-9999/160`)).status).toBe(404);
   expect((await fetch(`${own.url}/live/..%2f..%2fdekoro.db`)).status).toBe(404);
 });
+
+test('The same thing to mend, twice on a page or in a search line, is told and stops neither publishing nor searching', async ({ page, own }) => {
+  const taken = await takeIn(own.url, ['box-kite.jpg', 'line-reel.jpg']);
+  await makePage(own.url, 'Reels', taken.map((file, i) => ({ type: 'figure', attrs: { id: `f${i}`, asset: file.id } })));
+  await page.goto(`${own.url}/library`);
+  await page.getByRole('searchbox').fill('shape:odd shape:odd');
+  await expect(page.getByRole('status').filter({ hasText: 'wide, tall' })).toHaveCount(1);
+  await expect(page.getByText('2 pictures')).toBeVisible();
+  await page.getByRole('button', { name: 'Publish', exact: true }).click();
+  const sheet = page.getByRole('dialog', { name: 'Publish' });
+  await expect(sheet).toContainText('This picture has no alt text');
+  await expect(sheet).toContainText('(2 pieces)');
+  await sheet.getByRole('button', { name: 'Publish now' }).click();
+  await expect(sheet.getByText('1 page is on the public site')).toBeVisible({ timeout: 60_000 });
+});

@@ -286,7 +286,7 @@ public sealed record FigureBlock(
     public LargerContent? Instead { get; init; }
 
     /// <summary>The film of the library that plays here or in the larger view; null for none.</summary>
-    public VideoChoice.Own? Own => (Video ?? Instead?.InPlace) as VideoChoice.Own;
+    public VideoChoice.Own? OwnVideo => (Video ?? Instead?.InPlace) as VideoChoice.Own;
 
     /// <summary>True where the place waits for a picture: it is kept on the desk and never published.</summary>
     public bool IsEmpty => AssetId.Length == 0;

@@ -75,7 +75,7 @@ public static class TextRuns
     /// <summary>Files of the library that play on a page, or are shown while one plays.</summary>
     /// <returns>Each with the piece in which it plays.</returns>
     public static IEnumerable<(string BlockId, string FileId)> FilesPlayedIn(Document page) =>
-        page.Figures.Where(f => f.Own is not null).SelectMany(f => new[] { (f.Id, f.Own!.FileId), (f.Id, f.Own.CaptionsId) })
+        page.Figures.Where(f => f.OwnVideo is not null).SelectMany(f => new[] { (f.Id, f.OwnVideo!.FileId), (f.Id, f.OwnVideo.CaptionsId) })
             .Concat(page.Grounded.Select(b => (b.Id, b.Ground.VideoId))).Where(played => played.Item2 is not null).Select(played => (played.Id, played.Item2!));
 
     /// <summary>Every link of a page as it is written, whether or not it leads anywhere.</summary>

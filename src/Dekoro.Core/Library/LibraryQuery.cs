@@ -40,7 +40,7 @@ public sealed record LibraryQuery(ImmutableArray<string> Words, ImmutableArray<L
             if (Problem(kind, value) is { } problem) sentences.Add(problem);
             else filters.Add(new(kind, Normal(kind, value)));
         }
-        return new([.. words], [.. filters.Distinct()], [.. sentences]);
+        return new([.. words], [.. filters.Distinct()], [.. sentences.Distinct()]);
     }
 
     /// <summary>The line that reads as this search.</summary>

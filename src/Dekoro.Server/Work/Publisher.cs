@@ -50,7 +50,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
             [
                 .. workspace.Pages.All().Where(p => p.IsOn || p.Published is not null).Select(page => new PageChange(page.Id, page.Title, page.Path,
                     book.StateOf(page) switch { "off" => "off", "draft" => "new", "changed" => "changed", _ => "same" },
-                    [.. notices[page.Id].SelectMany(n => n).DistinctBy(n => (n.BlockId, n.Sentence)).Select(n => n.Sentence)])),
+                    [.. notices[page.Id].SelectMany(n => n).DistinctBy(n => (n.BlockId, n.Sentence)).GroupBy(n => n.Sentence).Select(n => n.Count() > 1 ? $"{n.Key} ({n.Count()} pieces)" : n.Key)])),
             ],
             [.. now.Except(published).Concat(published.Except(now)).Select(f => f.Key).Distinct().Order(StringComparer.Ordinal)]);
     }

@@ -239,7 +239,7 @@ public sealed class PagePlanTests
         var plan = PagePlanner.Plan(Page(new ArrangementBlock("set", "a", SizeRole.Column) { Arrangement = set }), new PlanFacts(new SiteStyle(), new[] { Picture() }.ToDictionary(p => p.Id), site, []));
         var (figure, other) = (plan.Figures["set-film"], plan.Figures["set-still"]);
         var stays = inPlace || itself;
-        Assert.Equal(new VideoChoice.Own("film", "said", true, true, itself), figure.Block.Own);
+        Assert.Equal(new VideoChoice.Own("film", "said", true, true, itself), figure.Block.OwnVideo);
         Assert.Equal((stays, !stays), (figure.Block.Video is not null, figure.OpensLarger));
         Assert.Null(figure.LargeFile);
         Assert.NotNull(other.LargeFile);

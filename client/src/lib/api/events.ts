@@ -23,10 +23,32 @@ export function on<K extends keyof Sent>(kind: K, listener: Listener<K>) {
   return () => void listeners[kind].delete(listener);
 }
 
+const restMs = 400;
+const mostMs = 2000;
+
+/** Asks again once nothing more comes for a moment: while a thing is worked on, what is told of the whole site would hold up what is told of it. */
+function afterRest(ask: (...keys: string[]) => void) {
+  const waiting = new Set<string>();
+  let [timer, since] = [0, 0];
+  return (...keys: string[]) => {
+    if (waiting.size === 0) since = Date.now();
+    keys.forEach((key) => waiting.add(key));
+    clearTimeout(timer);
+    timer = window.setTimeout(
+      () => {
+        ask(...waiting);
+        waiting.clear();
+      },
+      Math.min(restMs, since + mostMs - Date.now()),
+    );
+  };
+}
+
 /** What the server says has changed is asked for again; a line that broke is taken up again by the browser. */
 export function listen() {
   const source = new EventSource('/api/events');
   const again = (...keys: string[]) => keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }));
+  const againSoon = afterRest(again);
   source.addEventListener('library', (event) => {
     again('files', 'publish');
     listeners.library.forEach((listener) => listener(JSON.parse(event.data)));
@@ -37,11 +59,11 @@ export function listen() {
   });
   source.addEventListener('pages', () => again('pages', 'publish'));
   source.addEventListener('page', (event) => {
-    again('pages', 'publish');
+    againSoon('pages', 'publish');
     listeners.page.forEach((listener) => listener(JSON.parse(event.data)));
   });
   source.addEventListener('arrangement', (event) => {
-    again('arrangements', 'pages', 'publish');
+    againSoon('arrangements', 'pages', 'publish');
     listeners.arrangement.forEach((listener) => listener(JSON.parse(event.data)));
   });
   source.addEventListener('job', (event) => {

@@ -28,7 +28,7 @@
 {/if}
 {#if opened.look?.notices.length}
   <div class="border-b border-hair px-4 py-3" role="status">
-    {#each opened.look.notices as notice (notice)}<p class="text-soft">{notice}</p>{/each}
+    {#each opened.look.notices as notice, i (i)}<p class="text-soft">{notice}</p>{/each}
   </div>
 {/if}
 <div class="border-b border-hair px-4 py-3">

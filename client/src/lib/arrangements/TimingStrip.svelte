@@ -111,4 +111,4 @@
   </figcaption>
 </figure>
 {#if dragged}<p class="dk-tabular" role="status">{seconds(dragged.ms)}</p>{/if}
-{#each timing.findings as finding (finding)}<p class="mt-1 text-soft" role="status">{finding}</p>{/each}
+{#each timing.findings as finding, i (i)}<p class="mt-1 text-soft" role="status">{finding}</p>{/each}

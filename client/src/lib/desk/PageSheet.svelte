@@ -142,7 +142,7 @@
 </Group>
 {#if notices.length > 0}
   <Group name="To mend" value={count(notices.length, 'thing')} bind:open={mendOpen}>
-    {#each notices as notice (notice.blockId + notice.sentence)}
+    {#each notices as notice, i (i)}
       <p class="mb-1.5">
         {notice.sentence} <button class="dk-link" onclick={() => desk.choose(notice.blockId)}>go there</button>
       </p>

@@ -66,7 +66,7 @@
           <span class="font-semibold">{page.title}</span>
           {verb[page.change] ?? page.change}
           <span class="text-quiet">/{page.path}</span>
-          {#each page.notices as notice (notice)}<p class="text-soft">{notice}</p>{/each}
+          {#each page.notices as notice, i (i)}<p class="text-soft">{notice}</p>{/each}
         </li>
       {/each}
       {#each others as address (address)}

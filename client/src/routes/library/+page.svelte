@@ -88,7 +88,7 @@
         >Words round</button
       >
     </Filters>
-    {#each found.head?.notUnderstood ?? [] as sentence (sentence)}
+    {#each found.head?.notUnderstood ?? [] as sentence, i (i)}
       <p class="border-b border-hair bg-wash px-5 py-1.5" role="status">{sentence}</p>
     {/each}
     {#if intake.problem}<p class="dk-problem border-b border-hair px-5 py-1.5" role="alert">{intake.problem}</p>{/if}

@@ -159,7 +159,7 @@
           {/each}
         </ul>
       {/if}
-      {#each archive?.leftOut ?? [] as one (one.name + one.sentence)}
+      {#each archive?.leftOut ?? [] as one, i (i)}
         <p class="border-t border-hair px-5 py-1.5"><span class="text-soft">{one.name}.</span> {one.sentence}</p>
       {/each}
     </div>

@@ -200,7 +200,7 @@
           <div class="border-t border-hair px-5 py-2">
             <h3>Left out</h3>
             <ul>
-              {#each read.leftOut as one (one.name + one.sentence)}
+              {#each read.leftOut as one, i (i)}
                 <li><span class="text-soft">{one.name}.</span> <span class="text-quiet">{one.sentence}</span></li>
               {/each}
             </ul>
