@@ -231,7 +231,7 @@
           <PictureTile {item} {width} {height} chosen={choosing.ids.has(item.id)} number={choosing.numberOf(item.id)} />
           <span class="mt-1 block truncate">{item.words.title}</span>
           {#if item.through}<ThroughWords through={item.through} />{:else}<span
-              class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span
+              class="dk-tabular -mr-5 block truncate text-quiet">{item.width} × {item.height}</span
             >{/if}
         </button>
       {/snippet}

@@ -64,7 +64,7 @@
     >
       <PictureTile {item} {width} {height} chosen={choosing.ids.has(item.id)} number={choosing.numberOf(item.id)} />
       <span class="mt-1 block truncate">{item.words.title}</span>
-      <span class="dk-tabular block truncate text-quiet">{item.width} × {item.height}</span>
+      <span class="dk-tabular -mr-5 block truncate text-quiet">{item.width} × {item.height}</span>
     </button>
   {/snippet}
 </PictureRows>
