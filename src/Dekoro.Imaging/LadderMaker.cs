@@ -46,7 +46,7 @@ public static class LadderMaker
         }
         catch (Exception e) when (e is VipsException or AggregateException { InnerException: VipsException })
         {
-            throw new RefusedFileException($"This picture could not be made into its files: {e.Message}");
+            throw new RefusedFileException("This picture could not be made into its files: look at it in the library, and add it again if it is damaged.");
         }
     }
 
@@ -63,7 +63,7 @@ public static class LadderMaker
         {
             using var resized = Resized(widest, group.Width, cut, animated);
             using var image = Editing.Sharpened(resized, edits.Adjustments);
-            foreach (var step in group.Steps) Encode(image, step, credit, rights, effort);
+            foreach (var step in group.Steps) Encode(image, step, credit, rights, effort, stop);
         });
     }
 
@@ -120,13 +120,15 @@ public static class LadderMaker
         }
     });
 
-    private static void Encode(Image image, LadderStep step, string credit, string rights, EncodingEffort effort)
+    private static void Encode(Image image, LadderStep step, string credit, string rights, EncodingEffort effort, CancellationToken stop)
     {
+        stop.ThrowIfCancellationRequested();
         using var signed = credit.Length + rights.Length == 0 ? image.Copy() : image.Mutate(m =>
         {
             if (credit.Length > 0) m.Set(GValue.GStrType, "exif-ifd0-Artist", credit);
             if (rights.Length > 0) m.Set(GValue.GStrType, "exif-ifd0-Copyright", rights);
         });
+        Vips.LimitTime(signed, stop);
         var keep = credit.Length + rights.Length == 0 ? Enums.ForeignKeep.None : Enums.ForeignKeep.Exif;
         var isQuick = effort == EncodingEffort.Least;
         switch (step.Format)

@@ -65,9 +65,13 @@ public static class SvgCleaner
         return (buffer.ToArray(), tookOut);
     }
 
+    /// <summary>Bitmaps alone: a drawing inside an address is a document that nobody has cleaned.</summary>
+    private static readonly string[] Bitmaps = ["data:image/png", "data:image/jpeg", "data:image/webp", "data:image/gif"];
+
     private static bool Reaches(XElement element) =>
-        element.Name.LocalName == "style" && Outside(element.Value)
-        || element.Name.LocalName == "image" && !(Href(element)?.StartsWith("data:image/", StringComparison.OrdinalIgnoreCase) ?? false);
+        element.Name.LocalName == "style" && Outside(element.Value) || element.Name.LocalName == "image" && !IsBitmap(Href(element));
+
+    private static bool IsBitmap(string? address) => address is not null && Bitmaps.Any(b => address.StartsWith(b, StringComparison.OrdinalIgnoreCase));
 
     private static string? Href(XElement element) => ((string?)element.Attribute("href") ?? (string?)element.Attribute(XLink + "href"))?.Trim();
 
@@ -76,7 +80,7 @@ public static class SvgCleaner
         var name = attribute.Name.LocalName;
         if (name.StartsWith("on", StringComparison.OrdinalIgnoreCase)) return false;
         if (name == "href")
-            return attribute.Value.Trim().StartsWith('#') || attribute.Value.Trim().StartsWith("data:image/", StringComparison.OrdinalIgnoreCase);
+            return attribute.Value.Trim().StartsWith('#') || attribute.Parent!.Name.LocalName == "image" && IsBitmap(attribute.Value.Trim());
         return !Outside(attribute.Value);
     }
 
@@ -84,7 +88,8 @@ public static class SvgCleaner
     private static bool Outside(string css)
     {
         if (css.Contains("@import", StringComparison.OrdinalIgnoreCase) || css.Contains("javascript:", StringComparison.OrdinalIgnoreCase)
-            || css.Contains('\\') && css.Contains('(')) return true;
+            // An escape can spell any of these words, and no drawing needs one.
+            || css.Contains('\\')) return true;
         for (var at = css.IndexOf("url(", StringComparison.OrdinalIgnoreCase); at >= 0; at = css.IndexOf("url(", at + 4, StringComparison.OrdinalIgnoreCase))
         {
             if (!css[(at + 4)..].TrimStart(' ', '"', '\'', '\t', '\n').StartsWith('#')) return true;

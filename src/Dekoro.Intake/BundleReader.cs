@@ -13,6 +13,9 @@ public static class BundleReader
     public const int MostEntries = 5000;
     public const long MostBytes = 4L << 30;
 
+    /// <summary>Of one file in it, unpacked.</summary>
+    public const long MostEntryBytes = 200L << 20;
+
     /// <summary>Nothing a person has packs to less than a thousandth.</summary>
     private const long MostRatio = 1000, MostWordsBytes = 20L << 20;
 
@@ -60,6 +63,7 @@ public static class BundleReader
     private static string? Refusal(ZipArchiveEntry entry) => entry switch
     {
         { IsEncrypted: true } => "It is locked with a password: pack it without one.",
+        { Length: > MostEntryBytes } => $"It is larger than {MostEntryBytes >> 20} MB: save a smaller copy, or add it by itself.",
         _ when entry.FullName.Split('/', '\\').Contains("..") || entry.FullName.StartsWith('/') || entry.FullName.StartsWith('\\') || entry.FullName.Contains(':', StringComparison.Ordinal)
             => "Its name points outside the bundle, which no honest one does: it was not read.",
         _ => null,
@@ -108,12 +112,12 @@ public static class BundleReader
         return all.ToArray();
     }
 
-    /// <summary>All entries read from one stream, so each is read out whole, one after the other, and never beyond what it says.</summary>
-    private static MemoryStream Opened(ZipArchiveEntry entry, Lock reading)
+    /// <summary>All entries read from one stream, so each is unpacked by itself, one after the other, onto the disk and never beyond what it says.</summary>
+    private static FileStream Opened(ZipArchiveEntry entry, Lock reading)
     {
         lock (reading)
         {
-            var held = new MemoryStream();
+            var held = new FileStream(Path.GetTempFileName(), FileMode.Create, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose);
             using var packed = entry.Open();
             var buffer = new byte[1 << 16];
             for (int n; held.Length <= entry.Length && (n = packed.Read(buffer)) > 0;) held.Write(buffer, 0, n);

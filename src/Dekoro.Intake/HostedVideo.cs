@@ -1,6 +1,5 @@
 using System.Text.Json;
 using AngleSharp.Dom;
-using AngleSharp.Html.Parser;
 using Dekoro.Core.Documents;
 
 namespace Dekoro.Intake;
@@ -18,7 +17,7 @@ public sealed record HostedVideo(Uri Address, string Title, Uri Player, Uri Stil
     public static async Task<HostedVideo> ReadAsync(Uri address, FetchBytes fetch, CancellationToken stop)
     {
         var html = TextDecoding.Decode(await fetch(address, stop), isHtml: true);
-        var link = new HtmlParser().ParseDocument(html).QuerySelector("link[rel~=alternate][type='application/json+oembed'][href]")?.GetAttribute("href");
+        var link = Html.Parse(html).Document.QuerySelector("link[rel~=alternate][type='application/json+oembed'][href]")?.GetAttribute("href");
         if (link is null || !Uri.TryCreate(address, link, out var described))
             throw new UnreadableException("This page does not say how its video can be shown elsewhere: give the address of the video's own page, or add the video as a file.");
         try
@@ -26,7 +25,7 @@ public sealed record HostedVideo(Uri Address, string Title, Uri Player, Uri Stil
             using var json = JsonDocument.Parse(await fetch(described, stop));
             var said = json.RootElement;
             if (TextOf(said, "type") is not ("video" or "rich")) throw new UnreadableException("There is no video at this address: give the address of the video's own page.");
-            var frame = new HtmlParser().ParseDocument(TextOf(said, "html")).QuerySelector("iframe[src]")?.GetAttribute("src");
+            var frame = Html.Parse(TextOf(said, "html")).Document.QuerySelector("iframe[src]")?.GetAttribute("src");
             if (frame is null || !Uri.TryCreate(described, frame, out var player) || !IsOf(player, address))
                 throw new UnreadableException("The site shows this video by a script of its own, which is not let into your pages: link to it instead.");
             if (!Uri.TryCreate(described, TextOf(said, "thumbnail_url"), out var still) || TextOf(said, "thumbnail_url").Length == 0)

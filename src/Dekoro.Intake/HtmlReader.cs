@@ -1,6 +1,5 @@
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
-using AngleSharp.Html.Parser;
 using Dekoro.Core.Documents;
 using Dekoro.Core.Library;
 using Dekoro.Core.Links;
@@ -62,6 +61,7 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
 
     private readonly List<Inline> _line = [];
     private int _topLevel = 2;
+    private Html.Budget? _budget;
 
     /// <returns>The page's title; empty where it has none.</returns>
     public string Read(string html)
@@ -83,6 +83,7 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
         using var document = Parsed(html);
         foreach (var image in document.QuerySelectorAll("img").OfType<IHtmlImageElement>())
         {
+            _budget!.Spend();
             // The widest element that holds no other picture is what a gallery shows as one.
             var one = (IElement)image;
             while (one.ParentElement is { LocalName: not ("body" or "ul" or "ol" or "html") } parent && parent.QuerySelectorAll("img").Length == 1) one = parent;
@@ -96,12 +97,11 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
         return (document.Title ?? "").Trim();
     }
 
-    /// <summary>Without a browsing context nothing is loaded and no script can run.</summary>
     private IDocument Parsed(string html)
     {
         if (html.Length > HtmlReader.MostCharacters)
             throw new UnreadableException($"This text is longer than {HtmlReader.MostCharacters / 1_000_000} million characters: take the part that is needed.");
-        var document = new HtmlParser().ParseDocument(html);
+        (var document, _budget) = Html.Parse(html);
         address = document.QuerySelector("base[href]") is IHtmlBaseElement b && Uri.TryCreate(b.GetAttribute("href"), UriKind.Absolute, out var given) ? given : address;
         return document;
     }
@@ -117,6 +117,7 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
         }
         foreach (var node in parent.ChildNodes)
         {
+            _budget?.Spend();
             if (node is IText text) AddText(text.Data, marks);
             else if (node is not IElement element || IsHidden(element)) continue;
             else if (!Unread.Contains(element.LocalName)) Element(element, marks, depth + 1);
@@ -263,7 +264,7 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
     {
         var inner = new Pieces();
         pictures.AddRange(element.QuerySelectorAll("img").OfType<IHtmlImageElement>());
-        var walk = new HtmlWalk(inner, address, _ => null) { _topLevel = _topLevel, _withoutPictures = true };
+        var walk = new HtmlWalk(inner, address, _ => null) { _topLevel = _topLevel, _withoutPictures = true, _budget = _budget };
         walk.Walk(element, marks, depth);
         walk.EndLine();
         var proposal = inner.ToProposal(ProposalKind.WebPage, "", "", null);

@@ -40,7 +40,7 @@ public sealed class MailReader
         }
         if (message.Headers.Count == 0 || message.Body is null)
             throw new UnreadableException("This file holds no mail: save the mail again as .eml from your mail program.");
-        var from = message.From.Mailboxes.FirstOrDefault() is { } sender ? sender.Name is { Length: > 0 } name ? name : sender.Address : "";
+        var from = NameOf(message.From);
         var date = message.Headers.Contains(HeaderId.Date) ? message.Date : (DateTimeOffset?)null;
         var reader = new MailReader(string.Create(CultureInfo.InvariantCulture, $"Mail{(from.Length > 0 ? " from " + from : "")}{(date is { } d ? $", {d:d MMMM yyyy}" : "")}"));
         reader.Gather(message.Body, 0);
@@ -48,6 +48,27 @@ public sealed class MailReader
         reader.PlaceTheRest();
         return reader._pieces.ToProposal(ProposalKind.Mail, (message.Subject ?? "").Trim(), from, date);
     }
+
+    /// <summary>Subject, sender and date alone, from the lines at the beginning: a list does not read what hangs on its mails.</summary>
+    /// <exception cref="UnreadableException">Not a mail.</exception>
+    public static (string Title, string From, DateTimeOffset? Date) Headers(Stream mail)
+    {
+        try
+        {
+            var headers = new MimeParser(new ParserOptions { MaxAddressGroupDepth = 3 }, mail).ParseHeaders();
+            if (headers.Count == 0) throw new UnreadableException("This file holds no mail.");
+            var from = InternetAddressList.TryParse(headers[HeaderId.From] ?? "", out var senders) ? NameOf(senders) : "";
+            var isDated = MimeKit.Utils.DateUtils.TryParse(headers[HeaderId.Date] ?? "", out var date);
+            return ((headers[HeaderId.Subject] ?? "").Trim(), from, isDated ? date : null);
+        }
+        catch (Exception e) when (e is FormatException or IOException)
+        {
+            throw new UnreadableException("This file is not a mail that can be read.", e);
+        }
+    }
+
+    private static string NameOf(InternetAddressList from) =>
+        from.Mailboxes.FirstOrDefault() is { } sender ? sender.Name is { Length: > 0 } name ? name : sender.Address : "";
 
     /// <summary>Every picture of the mail first, so that words can name one that comes after them.</summary>
     private void Gather(MimeEntity? entity, int depth)

@@ -2,13 +2,15 @@ using System.CommandLine;
 using Dekoro.Imaging;
 using Dekoro.Server.Demo;
 using Dekoro.Server.Work;
+using Dekoro.Storage;
 
 namespace Dekoro.Server;
 
-/// <summary>The command line: serve, import, publish. Settings come from it first, then from the environment.</summary>
+/// <summary>The command line: serve, import, publish, backup, restore, recover, quarantine. Settings come from it first, then from the environment.</summary>
 internal static class Commands
 {
     private const int UsualPort = 5380;
+    private const string FullDisk = "The disk is full, so nothing was done, and all that was kept before is safe: free some space, then start again.";
 
     public static Task<int> RunAsync(string[] args)
     {
@@ -22,6 +24,10 @@ internal static class Commands
         root.Add(Serve(data));
         root.Add(Import(data));
         root.Add(Publish(data));
+        root.Add(Backup(data));
+        root.Add(Restore(data));
+        root.Add(Recover(data));
+        root.Add(Quarantine(data));
         return root.Parse(args).InvokeAsync();
     }
 
@@ -29,9 +35,17 @@ internal static class Commands
     {
         var port = new Option<int?>("--port") { Description = $"The port on this machine (usually {UsualPort})." };
         var empty = new Option<bool>("--empty") { Description = "Begin without the demo site." };
-        var command = new Command("serve", "Serves the tool and the public site.") { port, empty };
+        var isPublic = new Option<bool>("--public") { Description = "Listen beyond this machine; refused until there are accounts." };
+        var command = new Command("serve", "Serves the tool and the public site.") { port, empty, isPublic };
         command.SetAction(async (parsed, stop) =>
         {
+            if (parsed.GetValue(isPublic))
+            {
+                await Console.Error.WriteLineAsync(
+                    "Dekoro has no accounts yet, so whoever reaches it may do everything: it listens on this machine alone. "
+                    + "Start it without --public, and put the published site (dekoro publish --out DIR) on a web server.");
+                return 1;
+            }
             var urls = parsed.GetValue(port) is { } p ? $"http://127.0.0.1:{p}" : Environment.GetEnvironmentVariable("DEKORO_URLS") ?? $"http://127.0.0.1:{UsualPort}";
             return await GuardedAsync(() => Host.ServeAsync(PlacesOf(parsed.GetValue(data)!, demo: !parsed.GetValue(empty)), urls, stop));
         });
@@ -66,14 +80,78 @@ internal static class Commands
         return command;
     }
 
+    private static Command Backup(Option<DirectoryInfo> data)
+    {
+        var into = new Argument<DirectoryInfo>("DIR") { Description = "The folder that holds the backups; each is a folder in it." };
+        var command = new Command("backup", "Copies database, originals and public site, while Dekoro runs.") { into };
+        command.SetAction((parsed, _) => GuardedAsync(() =>
+        {
+            var made = Backups.Make(parsed.GetValue(data)!.FullName, parsed.GetValue(into)!.FullName, TimeProvider.System);
+            Console.WriteLine($"{made.Folder} holds all of it: {made.Files} files, {made.Bytes >> 20} MB.");
+            return Task.FromResult(0);
+        }));
+        return command;
+    }
+
+    private static Command Restore(Option<DirectoryInfo> data)
+    {
+        var from = new Argument<DirectoryInfo>("DIR") { Description = "A backup, or the folder that holds several: then the newest." };
+        var command = new Command("restore", "Verifies a backup and puts it into an empty data folder.") { from };
+        command.SetAction((parsed, _) => GuardedAsync(() =>
+        {
+            var restored = Backups.Restore(parsed.GetValue(from)!.FullName, parsed.GetValue(data)!.FullName);
+            Console.WriteLine($"{restored.Folder} is whole and stands in {parsed.GetValue(data)!.FullName} again: {restored.Files} files.");
+            return Task.FromResult(0);
+        }));
+        return command;
+    }
+
+    private static Command Recover(Option<DirectoryInfo> data)
+    {
+        var command = new Command("recover", "Begins a new database where it was lost, and takes the originals into its library.");
+        command.SetAction((parsed, stop) => GuardedAsync(async () =>
+        {
+            await using var app = Host.Build(PlacesOf(parsed.GetValue(data)!, demo: false) with { BeginsAnew = true }, null);
+            var workspace = app.Services.GetRequiredService<Workspace>();
+            if (!workspace.Database.IsNew)
+            {
+                await Console.Error.WriteLineAsync($"{Workspace.DatabaseName} is there: nothing was changed. Recover is for a data folder whose database is lost.");
+                return 1;
+            }
+            return await Apart.RestoreAsync(app.Services, workspace.Quarantine.All().Select(f => f.Name), stop);
+        }));
+        return command;
+    }
+
+    private static Command Quarantine(Option<DirectoryInfo> data)
+    {
+        var names = new Argument<string[]>("NAME") { Description = "Files to take into the library again; without names they are listed.", Arity = ArgumentArity.ZeroOrMore };
+        var command = new Command("quarantine", "Lists originals that no record names, or takes some into the library again.") { names };
+        command.SetAction((parsed, stop) => GuardedAsync(async () =>
+        {
+            await using var app = Host.Build(PlacesOf(parsed.GetValue(data)!, demo: false), null);
+            if (parsed.GetValue(names) is { Length: > 0 } chosen) return await Apart.RestoreAsync(app.Services, chosen, stop);
+            foreach (var file in app.Services.GetRequiredService<Workspace>().Quarantine.All())
+                Console.WriteLine($"{file.Name}  {file.Bytes,12} bytes, goes on {file.Since.AddDays(Leaving.WaitDays):yyyy-MM-dd}");
+            return 0;
+        }));
+        return command;
+    }
+
     private static Places PlacesOf(DirectoryInfo data, bool demo) => new(data.FullName,
         Existing(Environment.GetEnvironmentVariable("DEKORO_CLIENT") ?? Path.Combine(AppContext.BaseDirectory, "client")),
         demo ? Existing(Environment.GetEnvironmentVariable("DEKORO_DEMO")) : null)
     {
         MailFolder = Existing(Environment.GetEnvironmentVariable("DEKORO_MAIL") ?? Path.Combine(Environment.GetEnvironmentVariable("DEKORO_DEMO") ?? "", "mailbox")),
         Effort = Enum.TryParse<EncodingEffort>(Environment.GetEnvironmentVariable("DEKORO_EFFORT"), ignoreCase: true, out var effort) ? effort : EncodingEffort.Usual,
-        AllowedHosts = Environment.GetEnvironmentVariable("DEKORO_FETCH_FROM")?.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries) ?? [],
+        AllowedHosts = Listed("DEKORO_FETCH_FROM"),
+        Hosts = Listed("DEKORO_HOSTS"),
+        SiteHost = Environment.GetEnvironmentVariable("DEKORO_SITE_HOST") is { Length: > 0 } host ? host : null,
+        ReserveBytes = long.TryParse(Environment.GetEnvironmentVariable("DEKORO_RESERVE_MB"), out var mb) && mb >= 0 ? mb << 20 : 1L << 30,
     };
+
+    private static string[] Listed(string variable) =>
+        Environment.GetEnvironmentVariable(variable)?.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries) ?? [];
 
     private static string? Existing(string? folder) => folder is not null && Directory.Exists(folder) ? Path.GetFullPath(folder) : null;
 
@@ -84,9 +162,14 @@ internal static class Commands
         {
             return await run();
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or OperationCanceledException)
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or OperationCanceledException or RefusedDataException)
         {
-            if (e is not OperationCanceledException) await Console.Error.WriteLineAsync(e.Message);
+            if (e is not OperationCanceledException) await Console.Error.WriteLineAsync(e is IOException io && DurableWrites.IsFull(io) ? FullDisk : e.Message);
+            return 1;
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode == 13)
+        {
+            await Console.Error.WriteLineAsync(FullDisk);
             return 1;
         }
     }

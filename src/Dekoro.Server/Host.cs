@@ -3,7 +3,7 @@ using Dekoro.Publishing;
 using Dekoro.Server.Demo;
 using Dekoro.Server.Http;
 using Dekoro.Server.Work;
-using Microsoft.Data.Sqlite;
+using Dekoro.Storage;
 using Microsoft.Extensions.FileProviders;
 
 namespace Dekoro.Server;
@@ -11,15 +11,29 @@ namespace Dekoro.Server;
 /// <summary>Puts the one process together.</summary>
 public static class Host
 {
+    /// <summary>Name of the setting that says how far the demo has come: it is laid into a new data folder alone, and gone on with where it broke off.</summary>
+    private const string DemoState = "demo";
+
     public static async Task<int> ServeAsync(Places places, string urls, CancellationToken stop)
     {
+        if (Guard.RefusalOf(urls) is { } refusal)
+        {
+            await Console.Error.WriteLineAsync(refusal);
+            return 1;
+        }
         await using var app = Build(places, urls);
         var workspace = app.Services.GetRequiredService<Workspace>();
-        if (places.DemoFolder is not null && workspace.Assets.Count() == 0 && workspace.Pages.All().Count == 0)
+        app.Services.GetRequiredService<PublishJobs>().EndWhatWasRunning();
+        if (places.DemoFolder is not null && workspace.Database.IsNew) workspace.Settings.Set(DemoState, "\"begun\"");
+        if (places.DemoFolder is not null && workspace.Settings.Get(DemoState) == "\"begun\"")
         {
             await DemoSite.TakeInAsync(app.Services, places.DemoFolder, stop);
             await app.Services.GetRequiredService<Publisher>().PublishAsync(new Progress<PublishProgress>(), stop);
+            workspace.Settings.Set(DemoState, "\"done\"");
         }
+        if (workspace.Quarantine.All() is { Count: > 0 } apart)
+            Console.WriteLine($"{apart.Count} files lie in quarantine, because no record names them. See them with: dekoro quarantine --data {places.DataFolder}");
+        Memory.GiveBack();
         await app.StartAsync(stop);
         Console.WriteLine($"Dekoro is ready at {app.Urls.First()}");
         await app.WaitForShutdownAsync(stop);
@@ -34,31 +48,46 @@ public static class Host
         if (urls is not null) builder.WebHost.UseUrls(urls);
         builder.WebHost.ConfigureKestrel(k =>
         {
-            // Each file has its own limit and its own sentence; a whole request of many files has none.
+            // Each endpoint has a limit of its own (Bodies).
             k.Limits.MaxRequestBodySize = null;
             k.AddServerHeader = false;
         });
-        builder.Services.AddSingleton(places).AddSingleton<Workspace>().AddSingleton<Events>().AddHttpContextAccessor().AddSingleton<Person>().AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Versions>().AddSingleton<Proposals>().AddSingleton<Archives>().AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<LooksGiven>().AddSingleton<DraftEndpoints.Keeping>().AddSingleton<Grids>().AddSingleton<Swaps>().AddSingleton<SiteClock>().AddSingleton<PlanBook>().AddSingleton<StagePlans>()
-            .AddSingleton<RenditionMaker>().AddSingleton<Renderer>().AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<Looking>()
-            .AddSingleton(TimeProvider.System).AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>())
-            .AddHostedService<TellingColours>()
-            .AddSingleton<Leaving>().AddHostedService(s => s.GetRequiredService<Leaving>());
-        builder.Services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
-        builder.Services.AddProblemDetails(o => o.CustomizeProblemDetails = c =>
-            c.ProblemDetails.Detail ??= IsFull(c.Exception) ? FullDisk : SentenceFor(c.ProblemDetails.Status));
-        builder.Services.AddResponseCompression(o => (o.EnableForHttps, o.MimeTypes) = (true, ["text/html", "text/css", "text/javascript", "image/svg+xml"]));
-        builder.Services.AddOpenApi(Description.Set);
+        AddServices(builder.Services, places);
         adjust?.Invoke(builder);
         var app = builder.Build();
         app.Lifetime.ApplicationStopping.Register(app.Services.GetRequiredService<Events>().Close);
-        app.UseExceptionHandler(new ExceptionHandlerOptions
-        {
-            StatusCodeSelector = e => IsFull(e) ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status500InternalServerError,
-        });
+        app.UseExceptionHandler(new ExceptionHandlerOptions { StatusCodeSelector = Failures.StatusOf });
         app.UseStatusCodePages();
-        app.UseGuard();
+        var guard = new Guard(places);
+        app.Use(next => context => guard.InvokeAsync(context, next));
+        app.UseRouting();
+        app.UseBodyLimits();
         // Of the public site alone: nothing secret is mixed with what a request says there (RFC 7457, 2.6).
         app.UseWhen(c => c.Request.Path.StartsWithSegments("/live"), live => live.UseResponseCompression());
+        MapAll(app);
+        if (places.ClientFolder is not null) ServeClient(app, places.ClientFolder);
+        return app;
+    }
+
+    private static void AddServices(IServiceCollection services, Places places)
+    {
+        services.AddSingleton(places).AddSingleton(TimeProvider.System).AddSingleton<IFileLayer>(DiskLayer.Instance).AddSingleton<Workspace>().AddSingleton<Events>();
+        services.AddHttpContextAccessor().AddSingleton<Person>().AddSingleton<PixelQueue>();
+        services.AddSingleton<TakingIn>().AddSingleton<StandInDesk>().AddSingleton<Fetching>().AddSingleton<Versions>().AddSingleton<Proposals>().AddSingleton<Archives>();
+        services.AddSingleton<Mailbox>().AddSingleton<PageMaking>().AddSingleton<LooksGiven>().AddSingleton<DraftEndpoints.Keeping>().AddSingleton<Grids>().AddSingleton<Swaps>();
+        services.AddSingleton<SiteClock>().AddSingleton<PlanBook>().AddSingleton<StagePlans>().AddSingleton<RenditionMaker>().AddSingleton<Renderer>();
+        services.AddSingleton<LiveSite>().AddSingleton<Publisher>().AddSingleton<PublishJobs>().AddSingleton<Looking>();
+        services.AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
+        services.AddHostedService<TellingColours>();
+        services.AddSingleton<Leaving>().AddHostedService(s => s.GetRequiredService<Leaving>());
+        services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
+        services.AddProblemDetails(o => o.CustomizeProblemDetails = c => c.ProblemDetails.Detail ??= Failures.SentenceOf(c.Exception, c.ProblemDetails.Status));
+        services.AddResponseCompression(o => (o.EnableForHttps, o.MimeTypes) = (true, ["text/html", "text/css", "text/javascript", "image/svg+xml"]));
+        services.AddOpenApi(Description.Set);
+    }
+
+    private static void MapAll(WebApplication app)
+    {
         app.MapOpenApi();
         app.MapGet("/health", (Workspace w) => new Health("ok", Version, w.Database.SchemaVersion())).WithSummary("Liveness: version and the database's schema.");
         var api = app.MapGroup("/api");
@@ -79,12 +108,11 @@ public static class Host
         api.MapVideos();
         api.MapSite();
         api.MapPublish();
+        api.MapQuarantine();
         app.MapMedia();
         app.MapShelf();
         app.MapStandIns();
         app.Map("/api/{**rest}", () => Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();
-        if (places.ClientFolder is not null) ServeClient(app, places.ClientFolder);
-        return app;
     }
 
     public static string Version => typeof(Host).Assembly.GetName().Version!.ToString(3);
@@ -92,29 +120,26 @@ public static class Host
     private static void ServeClient(WebApplication app, string folder)
     {
         var files = new PhysicalFileProvider(folder);
+        var page = File.ReadAllText(Path.Combine(folder, "index.html"));
+        var policy = ToolPolicy.Of(page);
         app.UseStaticFiles(new StaticFileOptions
         {
             FileProvider = files,
-            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl =
-                c.Context.Request.Path.StartsWithSegments("/_app/immutable") ? "public, max-age=31536000, immutable" : "no-cache",
+            OnPrepareResponse = c =>
+            {
+                var headers = c.Context.Response.Headers;
+                headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/_app/immutable") ? "public, max-age=31536000, immutable" : "no-cache";
+                headers.ContentSecurityPolicy = policy;
+            },
         });
         // Every other address is a place in the tool, which finds its own way.
-        app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = files });
+        app.MapFallback((HttpResponse response) =>
+        {
+            response.Headers.ContentSecurityPolicy = policy;
+            response.Headers.CacheControl = "no-cache";
+            return Results.Text(page, "text/html; charset=utf-8");
+        });
     }
-
-    private const string FullDisk =
-        "The disk is full, so this was not kept; all that was kept before is safe, and what you typed is still in your window. Free some space: it is tried again by itself.";
-
-    /// <summary>SQLITE_FULL, or SQLITE_IOERR_SHMSIZE: no room for the log's index.</summary>
-    private static bool IsFull(Exception? e) => e is SqliteException { SqliteErrorCode: 13 } or SqliteException { SqliteExtendedErrorCode: 4874 };
-
-    private static string? SentenceFor(int? status) => status switch
-    {
-        400 => "This request could not be read: check it against /openapi/v1.json.",
-        404 => "There is nothing at this address.",
-        500 => "Something went wrong here that should not have; nothing you had saved is lost. Try again.",
-        _ => null,
-    };
 }
 
 /// <param name="Schema">Number of the newest migration in the database.</param>

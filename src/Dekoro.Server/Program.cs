@@ -1,1 +1,2 @@
+Dekoro.Server.Work.Memory.Prepare();
 return await Dekoro.Server.Commands.RunAsync(args);

@@ -11,9 +11,9 @@ public sealed class Arrangements(Database database)
 {
     private const string Columns = "SELECT id, content, version, changed_at FROM arrangement";
 
-    public IReadOnlyList<ArrangementRow> All() => database.Read(c => c.All($"{Columns} ORDER BY changed_at DESC, id", Map));
+    public IReadOnlyList<ArrangementRow> All() => database.Read(c => c.All($"{Columns} WHERE away_since IS NULL ORDER BY changed_at DESC, id", Map));
 
-    public ArrangementRow? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
+    public ArrangementRow? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id AND away_since IS NULL", Map, ("$id", id)).FirstOrDefault());
 
     public void Add(string id, string content, DateTimeOffset now) => database.Write(c =>
         c.Run("INSERT INTO arrangement (id, content, changed_at) VALUES ($id, $content, $now)", ("$id", id), ("$content", content), ("$now", Written(now))));
@@ -26,13 +26,24 @@ public sealed class Arrangements(Database database)
     {
         ArrangementStates.Table.Begin(c, id);
         var kept = c.Run(
-            "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id = $id AND version = $version",
+            "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id = $id AND version = $version AND away_since IS NULL",
             ("$id", id), ("$version", version), ("$content", content), ("$now", Written(now))) == 1;
         if (kept) ArrangementStates.Table.Record(c, id, by, now, isNewState);
         return kept;
     }
 
-    public bool Remove(string id) => database.Write(c => c.Run("DELETE FROM arrangement WHERE id = $id", ("$id", id))) == 1;
+    /// <summary>Takes one away; it waits, and nothing of it is lost.</summary>
+    public bool TakeAway(string id, DateTimeOffset now) => database.Write(c => c.Run(
+        "UPDATE arrangement SET away_since = $now WHERE id = $id AND away_since IS NULL", ("$id", id), ("$now", now.ToUniversalTime().ToString("o")))) == 1;
+
+    /// <summary>Puts one back that was taken away.</summary>
+    public bool PutBack(string id) => database.Write(c => c.Run(
+        "UPDATE arrangement SET away_since = NULL WHERE id = $id AND away_since IS NOT NULL", ("$id", id))) == 1;
+
+    /// <summary>Removes for good what was taken away before a moment.</summary>
+    /// <returns>How many.</returns>
+    public int RemoveAwaySince(DateTimeOffset before) => database.Write(c => c.Run(
+        "DELETE FROM arrangement WHERE away_since < $before", ("$before", before.ToUniversalTime().ToString("o"))));
 
     private static string Written(DateTimeOffset time) => time.ToString("o", CultureInfo.InvariantCulture);
 

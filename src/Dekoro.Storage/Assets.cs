@@ -22,6 +22,9 @@ public sealed record Asset(
     public string Id => Facts.Id;
 }
 
+/// <param name="Choose">From the addresses that are taken, one that is not; null where the address is to go.</param>
+public sealed record AddressChange(Func<IReadOnlySet<string>, string>? Choose);
+
 /// <summary>Pictures and their words.</summary>
 public sealed class Assets(Database database)
 {
@@ -40,7 +43,11 @@ public sealed class Assets(Database database)
     public Asset? FindByHash(string sha256) =>
         database.Read(c => c.All($"{Columns} FROM asset WHERE sha256 = $sha OR kept_sha256 = $sha", Map, ("$sha", sha256)).FirstOrDefault());
 
-    public IReadOnlyList<Asset> All() => database.Read(c => c.All($"{Columns} FROM asset ORDER BY added_at DESC, asset.rowid DESC", Map));
+    public IReadOnlyList<Asset> All() => database.Read(c => c.All($"{Columns} FROM asset ORDER BY added_at DESC, asset.key DESC", Map));
+
+    /// <summary>Whether a record names a file.</summary>
+    public bool IsKept(string sha256) => database.Read(c => c.One<long>(
+        "SELECT EXISTS (SELECT 1 FROM asset WHERE kept_sha256 = $sha) OR EXISTS (SELECT 1 FROM download WHERE sha256 = $sha)", ("$sha", sha256))) == 1;
 
     /// <summary>Of every file that a picture is kept in.</summary>
     public IReadOnlyList<string> KeptHashes() => database.Read(c => c.All("SELECT kept_sha256 FROM asset", row => row.GetString(0)));
@@ -65,8 +72,8 @@ public sealed class Assets(Database database)
         {
             // Sorted by number alone: the rows themselves are wide, and only a page of them is wanted.
             var page = take == 0 ? [] : c.All($"""
-                {Columns} FROM asset WHERE asset.rowid IN (SELECT asset.rowid {from} ORDER BY added_at DESC, asset.rowid DESC LIMIT $take OFFSET $skip)
-                ORDER BY added_at DESC, asset.rowid DESC
+                {Columns} FROM asset WHERE asset.key IN (SELECT asset.key {from} ORDER BY added_at DESC, asset.key DESC LIMIT $take OFFSET $skip)
+                ORDER BY added_at DESC, asset.key DESC
                 """, Map, [.. parameters, ("$take", take), ("$skip", skip)]);
             var counts = c.All($"SELECT {string.Join(", ", ["count(*)", .. sums])} {from}",
                 row => Enumerable.Range(0, further.Count + 1).Select(i => row.IsDBNull(i) ? 0 : row.GetInt64(i)).ToList(), [.. parameters, .. more])[0];
@@ -78,7 +85,7 @@ public sealed class Assets(Database database)
     public IReadOnlyList<(string Id, PixelSize Size)> Outline(LibraryQuery query, IReadOnlyCollection<string> used)
     {
         var (from, parameters) = SearchSql.From(query, used);
-        return database.Read(c => c.All($"SELECT asset.id, width, height {from} ORDER BY added_at DESC, asset.rowid DESC",
+        return database.Read(c => c.All($"SELECT asset.id, width, height {from} ORDER BY added_at DESC, asset.key DESC",
             row => (row.GetString(0), new PixelSize(row.GetInt32(1), row.GetInt32(2))), parameters));
     }
 
@@ -86,6 +93,7 @@ public sealed class Assets(Database database)
     public void Add(Asset asset) => database.Write(c =>
     {
         Insert(c, asset);
+        OwnColumns.AddThoseOf(c, [asset.Facts.Words.Own]);
         if (asset.Look is not { } look) return 0;
         foreach (var other in Alike(c, asset.Id, look, asset.OriginalSize))
             c.Run("INSERT INTO twin (asset_id, other_id) VALUES ($a, $b), ($b, $a)", ("$a", asset.Id), ("$b", other));
@@ -111,8 +119,37 @@ public sealed class Assets(Database database)
     ];
 
     /// <summary>Takes a picture away; it waits, and nothing of it is lost.</summary>
-    public bool TakeAway(string id, DateTimeOffset now) => database.Write(c => c.Run(
-        "UPDATE asset SET away_since = $now, version = version + 1 WHERE id = $id AND away_since IS NULL", ("$id", id), ("$now", now.ToUniversalTime().ToString("o")))) == 1;
+    public bool TakeAway(string id, DateTimeOffset now) => database.Write(c => TakeAway(c, id, now));
+
+    private static bool TakeAway(SqliteConnection c, string id, DateTimeOffset now) => c.Run(
+        "UPDATE asset SET away_since = $now, version = version + 1 WHERE id = $id AND away_since IS NULL",
+        ("$id", id), ("$now", now.ToUniversalTime().ToString("o"))) == 1;
+
+    /// <summary>Makes two pictures one: the one that stays gets its words and, where it has none, the other's address; the other is taken away.</summary>
+    /// <param name="savePlaces">In the same transaction, before: puts the one that stays where the other stood; false undoes all.</param>
+    /// <returns>False where one of the two is no longer at its version, or the places could not be changed; then nothing was done.</returns>
+    public bool Merge((string Id, long Version) from, (string Id, long Version) into, Words words, Func<SqliteConnection, bool> savePlaces, DateTimeOffset now)
+    {
+        try
+        {
+            return database.Write(c =>
+            {
+                bool IsAt((string Id, long Version) one) =>
+                    c.One<long>("SELECT count(*) FROM asset WHERE id = $id AND version = $version AND away_since IS NULL", ("$id", one.Id), ("$version", one.Version)) == 1;
+                if (!IsAt(from) || !IsAt(into) || !savePlaces(c)) throw new OtherwiseException();
+                ChangeWords(c, [(into.Id, into.Version, words)]);
+                MoveAddress(c, from.Id, into.Id);
+                return TakeAway(c, from.Id, now);
+            });
+        }
+        catch (OtherwiseException)
+        {
+            return false;
+        }
+    }
+
+    /// <summary>Undoes a transaction.</summary>
+    private sealed class OtherwiseException : Exception;
 
     /// <summary>Puts a picture back that was taken away.</summary>
     public bool PutBack(string id) => database.Write(c => c.Run(
@@ -130,13 +167,19 @@ public sealed class Assets(Database database)
 
     /// <summary>Changes the words of several pictures in one step.</summary>
     /// <returns>How many: those that have changed since their version are left as they are.</returns>
-    public int ChangeWords(IReadOnlyCollection<(string Id, long Version, Words Words)> changes) => database.Write(c => changes.Sum(change => c.Run("""
+    public int ChangeWords(IReadOnlyCollection<(string Id, long Version, Words Words)> changes) => database.Write(c =>
+    {
+        OwnColumns.AddThoseOf(c, changes.Select(change => change.Words.Own));
+        return ChangeWords(c, changes);
+    });
+
+    private static int ChangeWords(SqliteConnection c, IReadOnlyCollection<(string Id, long Version, Words Words)> changes) => changes.Sum(change => c.Run("""
         UPDATE asset
         SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
             keywords = $keywords, own = $own, no_title = says_nothing($title),
             version = version + 1
         WHERE id = $id AND version = $version
-        """, [("$id", change.Id), ("$version", change.Version), .. WordParameters(change.Words)])));
+        """, [("$id", change.Id), ("$version", change.Version), .. WordParameters(change.Words)]));
 
     private static void Insert(SqliteConnection c, Asset asset) => c.Run("""
         INSERT INTO asset (id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma,
@@ -159,8 +202,17 @@ public sealed class Assets(Database database)
             .. KeepParameters(asset.Facts.Keep, asset.KeepByHand), .. WordParameters(asset.Facts.Words),
         ]);
 
+    /// <param name="address">Gives it an address of its own, chosen from those that are not taken, or takes that; null leaves it.</param>
     /// <returns>False where the picture has changed since <paramref name="version"/>, or is gone.</returns>
-    public bool Change(string id, long version, Words words, KeepBox? keep, bool keepByHand) => database.Write(c => c.Run("""
+    public bool Change(string id, long version, Words words, KeepBox? keep, bool keepByHand, AddressChange? address = null) => database.Write(c =>
+    {
+        if (!Change(c, id, version, words, keep, keepByHand)) return false;
+        if (address?.Choose is { } choose) GiveAddress(c, id, choose);
+        else if (address is not null) SetAddress(c, id, null);
+        return true;
+    });
+
+    private static bool Change(SqliteConnection c, string id, long version, Words words, KeepBox? keep, bool keepByHand) => c.Run("""
         UPDATE asset
         SET title = $title, alt = $alt, caption = $caption, description = $description, credit = $credit, rights = $rights, folder = $folder, source = $source,
             keywords = $keywords, own = $own, no_title = says_nothing($title),
@@ -168,7 +220,7 @@ public sealed class Assets(Database database)
             version = version + 1
         WHERE id = $id AND version = $version
         """,
-        [("$id", id), ("$version", version), .. KeepParameters(keep, keepByHand), .. WordParameters(words)])) == 1;
+        [("$id", id), ("$version", version), .. KeepParameters(keep, keepByHand), .. WordParameters(words)]) == 1;
 
     /// <summary>Those that have an address of their own on the public site.</summary>
     public IReadOnlyList<Asset> WithOwnAddress() =>
@@ -176,22 +228,21 @@ public sealed class Assets(Database database)
 
     /// <summary>Gives a picture an address that none has, those taken away included; chosen and kept in one step.</summary>
     /// <param name="choose">From the addresses that are taken.</param>
-    public void GiveAddress(string id, Func<IReadOnlySet<string>, string> choose) => database.Write(c =>
+    private static void GiveAddress(SqliteConnection c, string id, Func<IReadOnlySet<string>, string> choose)
     {
+        if (c.One<string>("SELECT own_address FROM asset WHERE id = $id", ("$id", id)) is not null) return;
         var taken = c.All("SELECT own_address FROM asset WHERE own_address IS NOT NULL", row => row.GetString(0)).ToHashSet(StringComparer.Ordinal);
-        return SetAddress(c, id, choose(taken));
-    });
-
-    public void TakeAddress(string id) => database.Write(c => SetAddress(c, id, null));
+        SetAddress(c, id, choose(taken));
+    }
 
     /// <summary>The address of one goes to another that has none: whoever was given it meets the same picture.</summary>
-    public void MoveAddress(string fromId, string toId) => database.Write(c =>
+    private static void MoveAddress(SqliteConnection c, string fromId, string toId)
     {
         string? AddressOf(string id) => c.One<string>("SELECT own_address FROM asset WHERE id = $id", ("$id", id));
-        if (AddressOf(fromId) is not { } address || AddressOf(toId) is not null) return 0;
+        if (AddressOf(fromId) is not { } address || AddressOf(toId) is not null) return;
         SetAddress(c, fromId, null);
-        return SetAddress(c, toId, address);
-    });
+        SetAddress(c, toId, address);
+    }
 
     private static int SetAddress(SqliteConnection c, string id, string? address) =>
         c.Run("UPDATE asset SET own_address = $address, version = version + 1 WHERE id = $id", ("$id", id), ("$address", address));

@@ -17,7 +17,7 @@ public sealed class Downloads(Database database)
     private const string Columns = "SELECT id, sha256, file_name, kind, media_type, ending, bytes, title, description, folder, has_own_address, added_at, added_by, version, away_since FROM download";
 
     /// <summary>Oldest first, those taken away too.</summary>
-    public IReadOnlyList<StoredDownload> All() => database.Read(c => c.All($"{Columns} ORDER BY added_at, rowid", Map));
+    public IReadOnlyList<StoredDownload> All() => database.Read(c => c.All($"{Columns} ORDER BY added_at, id", Map));
 
     public StoredDownload? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
 
@@ -31,16 +31,19 @@ public sealed class Downloads(Database database)
         ("$ending", one.Facts.Type.Ending), ("$bytes", one.Facts.Bytes), ("$title", one.Facts.Title), ("$description", one.Facts.Description),
         ("$folder", one.Facts.Folder), ("$own", one.Facts.HasOwnAddress ? 1 : 0), ("$added", one.AddedAt.ToString("o")), ("$by", one.AddedBy)));
 
+    /// <param name="awaySince">Since when it is taken away; null for in the library.</param>
     /// <returns>False where it has changed since <paramref name="version"/>, or is gone.</returns>
-    public bool Change(Download facts, long version) => database.Write(c => c.Run("""
-        UPDATE download SET title = $title, description = $description, folder = $folder, has_own_address = $own, version = version + 1
+    public bool Change(Download facts, long version, DateTimeOffset? awaySince) => database.Write(c => c.Run("""
+        UPDATE download
+        SET title = $title, description = $description, folder = $folder, has_own_address = $own, away_since = $since, version = version + 1
         WHERE id = $id AND version = $version
         """,
-        ("$id", facts.Id), ("$version", version), ("$title", facts.Title), ("$description", facts.Description), ("$folder", facts.Folder), ("$own", facts.HasOwnAddress ? 1 : 0))) == 1;
+        ("$id", facts.Id), ("$version", version), ("$title", facts.Title), ("$description", facts.Description), ("$folder", facts.Folder),
+        ("$own", facts.HasOwnAddress ? 1 : 0), ("$since", awaySince?.ToUniversalTime().ToString("o")))) == 1;
 
-    /// <param name="since">Null puts it back.</param>
-    public bool SetAway(string id, DateTimeOffset? since) => database.Write(c => c.Run(
-        "UPDATE download SET away_since = $since, version = version + 1 WHERE id = $id", ("$id", id), ("$since", since?.ToUniversalTime().ToString("o")))) == 1;
+    /// <summary>Puts one back that was taken away.</summary>
+    public bool PutBack(string id) => database.Write(c => c.Run(
+        "UPDATE download SET away_since = NULL, version = version + 1 WHERE id = $id AND away_since IS NOT NULL", ("$id", id))) == 1;
 
     /// <summary>Removes for good what was taken away before a moment, except what is still linked.</summary>
     /// <returns>The hashes of their files.</returns>

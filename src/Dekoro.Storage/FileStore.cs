@@ -7,19 +7,22 @@ public sealed record StoredFile(string Sha256, long Bytes, string Path);
 
 /// <summary>
 /// Originals by the hash of their content: written beside their place, flushed, renamed, never changed. No path is ever
-/// made from a name that someone gave.
+/// made from a name that someone gave. Who needs a file says so from the moment it is received (<see cref="Claim"/>), so that
+/// nobody else's letting go can take it.
 /// </summary>
 public sealed class FileStore
 {
-    private readonly string _folder;
-    private readonly string _incoming;
+    private readonly string _folder, _incoming;
+    private readonly IFileLayer _layer;
+    private readonly Lock _counting = new();
+    private readonly Dictionary<string, int> _claims = new(StringComparer.Ordinal);
 
-    public FileStore(string folder)
+    public FileStore(string folder, IFileLayer? layer = null)
     {
-        _folder = folder;
+        (_folder, _layer) = (folder, layer ?? DiskLayer.Instance);
         _incoming = Path.Combine(folder, "incoming");
-        Directory.CreateDirectory(_incoming);
-        // What was being written when the process ended belongs to nobody.
+        _layer.MakeFolder(_incoming);
+        // What was being written when the process ended belongs to nobody: no answer ever named it.
         foreach (var left in Directory.EnumerateFiles(_incoming)) File.Delete(left);
     }
 
@@ -32,7 +35,7 @@ public sealed class FileStore
         {
             using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
             long bytes = 0;
-            await using (var file = new FileStream(path, FileMode.CreateNew, FileAccess.Write, FileShare.None, 1 << 16))
+            await using (var file = _layer.Create(path))
             {
                 var buffer = new byte[1 << 16];
                 for (int read; (read = await content.ReadAsync(buffer, stop)) > 0;)
@@ -43,7 +46,7 @@ public sealed class FileStore
                     hash.AppendData(buffer, 0, read);
                     await file.WriteAsync(buffer.AsMemory(0, read), stop);
                 }
-                file.Flush(flushToDisk: true);
+                _layer.Flush(file);
             }
             return new(Convert.ToHexStringLower(hash.GetHashAndReset()), bytes, path);
         }
@@ -54,18 +57,50 @@ public sealed class FileStore
         }
     }
 
-    /// <summary>Moves a received file to its place for good.</summary>
+    /// <summary>A file made from a received one, flushed as that is.</summary>
+    public StoredFile Derive(StoredFile received, string ending, ReadOnlySpan<byte> content)
+    {
+        var path = received.Path + ending;
+        using (var file = _layer.Create(path))
+        {
+            file.Write(content);
+            _layer.Flush(file);
+        }
+        return new(Convert.ToHexStringLower(SHA256.HashData(content)), content.Length, path);
+    }
+
+    /// <summary>Somebody needs the file with this hash from now on, be it there already or on its way, until the claim is disposed.</summary>
+    /// <param name="isRecorded">Asked at the end: whether a record names it, so that it stays.</param>
+    public IDisposable Claim(string sha256, Func<bool> isRecorded)
+    {
+        lock (_counting) _claims[sha256] = _claims.GetValueOrDefault(sha256) + 1;
+        return new Claimed(() => LetGo(sha256, isRecorded));
+    }
+
+    /// <summary>Moves a received file to its place for good; claim its hash before.</summary>
     public string Keep(StoredFile received)
     {
         var path = PathOf(received.Sha256);
-        Directory.CreateDirectory(Path.GetDirectoryName(path)!);
-        if (File.Exists(path)) File.Delete(received.Path);
-        else File.Move(received.Path, path);
+        lock (_counting)
+        {
+            // A file of another length is a damaged one: what was just received takes its place.
+            if (File.Exists(path) && new FileInfo(path).Length == received.Bytes) File.Delete(received.Path);
+            else _layer.Place(received.Path, path);
+        }
         return path;
     }
 
-    /// <summary>Removes a kept file that no record names any more.</summary>
-    public void Forget(string sha256) => File.Delete(PathOf(sha256));
+    /// <summary>Removes a file that neither a record names nor anybody needs.</summary>
+    /// <returns>Whether it went.</returns>
+    public bool Forget(string sha256, Func<bool> isRecorded)
+    {
+        lock (_counting)
+        {
+            if (_claims.ContainsKey(sha256) || isRecorded()) return false;
+            File.Delete(PathOf(sha256));
+            return true;
+        }
+    }
 
     public void Drop(StoredFile received) => File.Delete(received.Path);
 
@@ -73,22 +108,44 @@ public sealed class FileStore
     /// <exception cref="ArgumentException">Not a SHA-256 in small hex.</exception>
     public string PathOf(string sha256)
     {
-        if (sha256.Length != 64 || !sha256.All(char.IsAsciiHexDigitLower)) throw new ArgumentException("Not a SHA-256.", nameof(sha256));
+        if (!IsHash(sha256)) throw new ArgumentException("Not a SHA-256.", nameof(sha256));
         return Path.Combine(_folder, sha256[..2], sha256[2..]);
     }
 
-    /// <summary>Removes files that no record names: a crash can leave one between its writing and its recording.</summary>
-    public int Sweep(IReadOnlySet<string> recorded)
+    /// <summary>Hashes of all files that lie in a folder of originals.</summary>
+    public static IEnumerable<string> HashesIn(string folder) => !Directory.Exists(folder) ? [] :
+        Directory.EnumerateDirectories(folder).Where(d => Path.GetFileName(d).Length == 2)
+            .SelectMany(d => Directory.EnumerateFiles(d).Select(f => Path.GetFileName(d) + Path.GetFileName(f))).Where(IsHash);
+
+    /// <summary>Puts what no record names into quarantine: a crash can leave a file between its writing and its recording, and so can an older database.</summary>
+    /// <returns>How many.</returns>
+    public int SetApart(IReadOnlySet<string> recorded, Quarantine quarantine, DateTimeOffset now)
     {
-        var removed = 0;
-        foreach (var folder in Directory.EnumerateDirectories(_folder).Where(d => Path.GetFileName(d).Length == 2))
+        var apart = 0;
+        foreach (var hash in HashesIn(_folder).Where(h => !recorded.Contains(h)).ToList())
         {
-            foreach (var file in Directory.EnumerateFiles(folder).Where(f => !recorded.Contains(Path.GetFileName(folder) + Path.GetFileName(f))))
-            {
-                File.Delete(file);
-                removed++;
-            }
+            quarantine.Take(PathOf(hash), hash, now);
+            apart++;
         }
-        return removed;
+        return apart;
+    }
+
+    internal static bool IsHash(string text) => text.Length == 64 && text.All(char.IsAsciiHexDigitLower);
+
+    private void LetGo(string sha256, Func<bool> isRecorded)
+    {
+        lock (_counting)
+        {
+            if (--_claims[sha256] > 0) return;
+            _claims.Remove(sha256);
+            if (!isRecorded()) File.Delete(PathOf(sha256));
+        }
+    }
+
+    private sealed class Claimed(Action letGo) : IDisposable
+    {
+        private Action? _letGo = letGo;
+
+        public void Dispose() => Interlocked.Exchange(ref _letGo, null)?.Invoke();
     }
 }

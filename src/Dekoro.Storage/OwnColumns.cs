@@ -1,6 +1,7 @@
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using Dekoro.Core.Library;
+using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
@@ -9,25 +10,54 @@ public sealed class OwnColumns(Settings settings)
 {
     public const int Most = 24;
 
-    private const string Setting = "own-columns";
+    private const string Name = "own-columns";
 
     // As they are typed, so that they are found by their letters.
     private static readonly JsonSerializerOptions Plain = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
 
-    public IReadOnlyList<string> All() => settings.Get(Setting) is { } json ? JsonSerializer.Deserialize<List<string>>(json)! : [];
+    public IReadOnlyList<string> All() => Find().Names;
 
-    public void Set(IEnumerable<string> names) => settings.Set(Setting, JsonSerializer.Serialize(names, Plain));
+    /// <returns>With the version that a change starts from.</returns>
+    public (IReadOnlyList<string> Names, long Version) Find() => Of(settings.Find(Name));
+
+    public void Set(IEnumerable<string> names) => settings.Set(Name, Written(names));
+
+    /// <summary>Sets them where they are still at a version.</summary>
+    /// <returns>How they stand then, and whether these are the ones that were given.</returns>
+    public (IReadOnlyList<string> Names, long Version, bool IsSet) Set(IReadOnlyList<string> names, long version)
+    {
+        var isSet = false;
+        var (now, then) = Of(settings.Change(Name, was => (isSet = was.Version == version) ? Written(names) : null));
+        return (now, then, isSet);
+    }
 
     /// <summary>Adds what words came with and no column shows yet, as far as there is room.</summary>
     public void AddThoseOf(OwnWords words)
     {
-        if (words.Count == 0) return;
-        var all = All();
-        var more = words.Keys.Where(n => !all.Contains(n, StringComparer.OrdinalIgnoreCase)).ToList();
-        if (more.Count > 0) Set(all.Concat(more).Take(Most));
+        if (words.Count > 0) settings.Change(Name, was => With(was, words));
+    }
+
+    internal static void AddThoseOf(SqliteConnection c, IEnumerable<OwnWords> all)
+    {
+        foreach (var words in all.Where(w => w.Count > 0))
+        {
+            if (With(Settings.Find(c, Name), words) is { } json) Settings.Set(c, Name, json);
+        }
     }
 
     internal static string Write(OwnWords words) => JsonSerializer.Serialize(words.ToDictionary(w => w.Key, w => w.Value), Plain);
 
     internal static OwnWords Read(string json) => json == "{}" ? OwnWords.None : OwnWords.Of(JsonSerializer.Deserialize<Dictionary<string, string>>(json)!);
+
+    private static string? With(Setting was, OwnWords words)
+    {
+        var (all, _) = Of(was);
+        var more = words.Keys.Where(n => !all.Contains(n, StringComparer.OrdinalIgnoreCase)).ToList();
+        return more.Count == 0 ? null : Written(all.Concat(more).Take(Most));
+    }
+
+    private static (IReadOnlyList<string> Names, long Version) Of(Setting setting) =>
+        (setting.Json is { } json ? JsonSerializer.Deserialize<List<string>>(json)! : [], setting.Version);
+
+    private static string Written(IEnumerable<string> names) => JsonSerializer.Serialize(names, Plain);
 }

@@ -72,7 +72,13 @@ public sealed class Pages(Database database)
     /// <param name="arrangements">Kept with them, in the same step.</param>
     public bool SaveDrafts(
         IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, string by, DateTimeOffset now,
-        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null) => database.Write(c =>
+        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null) => database.Write(c => SaveDrafts(c, drafts, by, now, arrangements));
+
+    /// <inheritdoc cref="SaveDrafts(IReadOnlyCollection{ValueTuple{string, long, string}}, string, DateTimeOffset, IReadOnlyCollection{ValueTuple{string, long, string}}?)"/>
+    /// <param name="c">Within a transaction that changes more.</param>
+    public static bool SaveDrafts(
+        SqliteConnection c, IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, string by, DateTimeOffset now,
+        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null)
     {
         if ((arrangements ?? []).Any(a => c.One<long>("SELECT count(*) FROM arrangement WHERE id = $id AND version = $version", ("$id", a.Id), ("$version", a.Version)) == 0)) return false;
         if (drafts.Any(d => c.One<long>("SELECT count(*) FROM page WHERE id = $id AND version = $version", ("$id", d.Id), ("$version", d.Version)) == 0)) return false;
@@ -87,7 +93,7 @@ public sealed class Pages(Database database)
         }
         foreach (var (id, version, content) in arrangements ?? []) Arrangements.Save(c, id, version, content, by, now, isNewState: false);
         return true;
-    });
+    }
 
     public bool PathIsFree(string path, string exceptPage) =>
         database.Read(c => c.One<long>("SELECT count(*) FROM page WHERE path = $path AND id <> $id", ("$path", path), ("$id", exceptPage))) == 0;
@@ -103,8 +109,10 @@ public sealed class Pages(Database database)
         return position;
     });
 
-    public void MarkPublished(IReadOnlyDictionary<string, string> publishedById, DateTimeOffset now) => database.Write(c =>
+    /// <param name="also">In the same step.</param>
+    public void MarkPublished(IReadOnlyDictionary<string, string> publishedById, DateTimeOffset now, Action<SqliteConnection>? also = null) => database.Write(c =>
     {
+        also?.Invoke(c);
         c.Run("UPDATE page SET published = NULL, published_at = NULL WHERE is_on = 0");
         foreach (var (id, published) in publishedById)
             c.Run("UPDATE page SET published = $published, published_at = $now WHERE id = $id", ("$id", id), ("$published", published), ("$now", Written(now)));

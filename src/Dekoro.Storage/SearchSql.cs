@@ -25,7 +25,7 @@ internal static class SearchSql
         AddUsed(query.Filters, used, parameters);
         foreach (var (filter, i) in query.Filters.Select((f, i) => (f, i))) conditions.Add(Condition(filter, $"$f{i}", parameters));
         if (query.Filters.All(f => f.Kind != FilterKind.Away)) conditions.Add("asset.away_since IS NULL");
-        var from = match is null ? "FROM asset" : "FROM asset_words JOIN asset ON asset.rowid = asset_words.rowid";
+        var from = match is null ? "FROM asset" : "FROM asset_words JOIN asset ON asset.key = asset_words.rowid";
         return (conditions.Count == 0 ? from : $"{from} WHERE {string.Join(" AND ", conditions)}", [.. parameters]);
     }
 

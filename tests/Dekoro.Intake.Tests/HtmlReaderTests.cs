@@ -48,6 +48,44 @@ public sealed class HtmlReaderTests
         Assert.All(read.LeftOut, l => Assert.EndsWith(".", l.Sentence, StringComparison.Ordinal));
     }
 
+    [Theory]
+    [InlineData("<div>", 40_000)]
+    [InlineData("<font color=1>", 15_000)]
+    [InlineData("<b><p>", 20_000)]
+    [InlineData("<table><tr><td>", 20_000)]
+    [InlineData("< <div a=\"x\">", 20_000)]
+    [InlineData("<ul><li>", 500_000)]
+    [InlineData("<blockquote>", 600_000)]
+    [InlineData("<i></b>", 500_000)]
+    public void What_is_nested_without_end_is_read_or_refused_in_a_sentence_and_its_words_are_there(string tags, int times)
+    {
+        var html = "<p>Before.</p>" + string.Concat(Enumerable.Repeat(tags, times)) + "In the deep.";
+        try
+        {
+            var read = HtmlReader.Read(html.Length > HtmlReader.MostCharacters ? html[^HtmlReader.MostCharacters..] : html);
+            Assert.Contains("In the deep.", string.Concat(Shape(read)), StringComparison.Ordinal);
+        }
+        catch (UnreadableException e)
+        {
+            Assert.EndsWith("take the part that is needed.", e.Message, StringComparison.Ordinal);
+        }
+    }
+
+    [Fact]
+    public void Tags_that_nest_no_deeper_than_people_write_stay_as_they_are() => Gen.OneOfConst("<div>", "</div>", "<p>", "<b>", "</b>", "<!-- > -->", "<script>if (a<b) </script>", "x < y", "<img alt='a>b'>", "<ul><li>", "</ul>", " words ")
+        .Array[0, 300].Select(string.Concat).Sample(html => Assert.Equal(html, HtmlDepth.Cut(html, 500)));
+
+    [Fact]
+    public void Whatever_is_written_no_tag_stands_deeper_than_is_let_through_and_no_word_is_lost() => Gen.OneOfConst("<div>", "</div>", "<span>", "</span>", "w ", "</x>").Array[0, 400].Select(string.Concat).Sample(html =>
+    {
+        var cut = HtmlDepth.Cut(html, 7);
+        Assert.Equal(html.Count(c => c == 'w'), cut.Count(c => c == 'w'));
+        var document = new AngleSharp.Html.Parser.HtmlParser().ParseDocument(cut);
+        Assert.All(document.QuerySelectorAll("div,span"), e => Assert.InRange(Ancestors(e), 0, 7));
+    });
+
+    private static int Ancestors(AngleSharp.Dom.IElement element) => element.ParentElement is { } parent ? Ancestors(parent) + (parent.LocalName is "div" or "span" ? 1 : 0) : 0;
+
     [Fact]
     public void A_pixel_that_tells_on_the_reader_is_neither_taken_nor_fetched()
     {

@@ -19,7 +19,7 @@ public sealed partial class DatedTests
         await server.InitializeAsync();
         var style = await server.GetAsync("/api/site/style");
         style["values"]!["zone"] = "America/New_York";
-        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, "/api/site/style", new { values = style["values"], seen = style["seen"] })).Status);
+        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, "/api/site/style", new { values = style["values"] })).Status);
         var (door, ring) = (await server.TakeInAsync("museum-door.jpg"), await server.TakeInAsync("bridle-ring.jpg"));
         var look = await server.PostAsync("/api/arrangements", new { name = "Welcome", pictures = new[] { door, ring } });
         var values = look["values"]!;

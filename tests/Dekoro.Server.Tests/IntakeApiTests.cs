@@ -46,7 +46,14 @@ public sealed class IntakeApiTests(ServerFixture server) : IClassFixture<ServerF
     public async Task What_was_refused_is_named_and_a_proposal_let_go_leaves_nothing()
     {
         var proposal = await BringAsync(Path.Combine(ServerFixture.Root, "demo", "mailbox", "school-flight.eml"));
+        // What the mail only names stays where it lies until a person asks for it: asking tells the sender that the mail was read.
+        Assert.Single(proposal["pictures"]!.AsArray());
+        Assert.Equal(["localhost"], proposal["waiting"]!.AsArray().Select(h => (string)h!));
+        Assert.DoesNotContain(proposal["pieces"]!.AsArray(), p => (string?)p!["kind"] == "picture" && p["picture"] is null);
+        proposal = await server.PostAsync($"/api/intake/{proposal["id"]}/fetch");
         Assert.Equal(2, proposal["pictures"]!.AsArray().Count);
+        Assert.Empty(proposal["waiting"]!.AsArray());
+        Assert.Equal(["text", "picture", "text", "picture"], proposal["pieces"]!.AsArray().Select(p => (string)p!["kind"]!));
         Assert.Equal(["A picture of one pixel", "timetable.pdf"], proposal["leftOut"]!.AsArray().Select(l => (string)l!["name"]!));
         (await server.Http.DeleteAsync($"/api/intake/{proposal["id"]}", Stop)).EnsureSuccessStatusCode();
         Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync($"/api/intake/{proposal["id"]}", Stop)).StatusCode);

@@ -81,9 +81,19 @@ public sealed class LeavingTests(ServerFixture server) : IClassFixture<ServerFix
         var (gone, back) = (await TakeAsync("line-reel.jpg"), await TakeAsync("two-lanterns.jpg"));
         foreach (var id in new[] { gone, back }) workspace.Assets.TakeAway(id, clock.GetUtcNow());
         var path = workspace.PathOf(workspace.Assets.Find(gone)!);
-        clock.Advance(TimeSpan.FromDays(29));
+        for (var day = 0; day < 29; day++)
+        {
+            clock.Advance(TimeSpan.FromDays(1));
+            Assert.Equal(0, leaving.RemoveWhatHasWaited());
+        }
+        // A clock that leaps a year and back lets nothing go, and neither does the first day after.
+        clock.Advance(TimeSpan.FromDays(365));
         Assert.Equal(0, leaving.RemoveWhatHasWaited());
-        clock.Advance(TimeSpan.FromDays(2));
+        clock.AdjustTime(clock.GetUtcNow().AddDays(-363));
+        Assert.Equal(0, leaving.RemoveWhatHasWaited());
+        clock.Advance(TimeSpan.FromDays(1));
+        Assert.Equal(0, leaving.RemoveWhatHasWaited());
+        clock.Advance(TimeSpan.FromDays(1));
         // Undo on the desk has brought the second back into a page.
         workspace.Pages.Add("p", "page", "P", "", "", "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\"" + back + "\"}}]}", clock.GetUtcNow());
         Assert.Equal(1, leaving.RemoveWhatHasWaited());

@@ -17,6 +17,14 @@ public sealed class ServerFixture : IAsyncLifetime
 
     public HttpClient Http { get; private set; } = null!;
 
+    /// <summary>The same, and nothing is said that a test does not say.</summary>
+    public HttpClient Bare { get; private set; } = null!;
+
+    /// <summary>What the program is made of.</summary>
+    public IServiceProvider Services => _app!.Services;
+
+    public string Folder => _folder;
+
     /// <summary>Null for the clock on the wall.</summary>
     public TimeProvider? Clock { get; init; }
 
@@ -32,13 +40,16 @@ public sealed class ServerFixture : IAsyncLifetime
 
     public async ValueTask InitializeAsync()
     {
-        _app = Host.Build(new Places(_folder, null, null), null, builder =>
+        _app = Host.Build(new Places(_folder, null, null) { ReserveBytes = 0 }, null, builder =>
         {
             builder.WebHost.UseTestServer();
             if (Clock is not null) builder.Services.AddSingleton(Clock);
         });
         await _app.StartAsync();
-        Http = _app.GetTestClient();
+        Http = new(new JustLooked(_app.GetTestServer().CreateHandler())) { BaseAddress = new("http://localhost/") };
+        Bare = _app.GetTestClient();
+        // As a program of one's own says where it belongs.
+        foreach (var http in new[] { Http, Bare }) http.DefaultRequestHeaders.Add("Origin", "http://localhost");
     }
 
     public async ValueTask DisposeAsync()

@@ -1,5 +1,7 @@
 using System.Text;
 using Dekoro.Server.Work;
+using Dekoro.Storage;
+using Microsoft.Extensions.Logging.Abstractions;
 using Microsoft.Extensions.Time.Testing;
 
 namespace Dekoro.Server.Tests;
@@ -47,8 +49,9 @@ public sealed class StaticFolderTests : IDisposable
     public void Equal_files_of_two_releases_are_one_on_the_disk()
     {
         var (first, second) = (Directory.CreateDirectory(In("first")).FullName, Directory.CreateDirectory(In("second")).FullName);
-        StaticFolder.WriteInto(first, Site(("index.html", "one"), ("media/a.webp", "a")));
-        Assert.Equal(1, StaticFolder.WriteInto(second, Site(("index.html", "two"), ("media/a.webp", "a")), sameFrom: first));
+        var picture = SiteFile.At(Write("made.webp", "a"));
+        StaticFolder.WriteInto(first, new Dictionary<string, SiteFile>(Site(("index.html", "one"))) { ["media/a.webp"] = picture }, DiskLayer.Instance);
+        Assert.Equal(1, StaticFolder.WriteInto(second, new Dictionary<string, SiteFile>(Site(("index.html", "two"))) { ["media/a.webp"] = picture }, DiskLayer.Instance, sameFrom: first));
         Assert.Equal("a", File.ReadAllText(Path.Combine(second, "media/a.webp")));
         // The first release goes, as old ones do; the second still has its file.
         Directory.Delete(first, recursive: true);
@@ -58,15 +61,15 @@ public sealed class StaticFolderTests : IDisposable
     [Fact]
     public void The_live_site_changes_in_one_step_and_survives_a_process_that_ended_in_between()
     {
-        using var workspace = new Workspace(new Places(In("data"), null, null));
-        var live = new LiveSite(workspace, TimeProvider.System);
+        using var workspace = new Workspace(new Places(In("data"), null, null), TimeProvider.System, DiskLayer.Instance);
+        var live = new LiveSite(workspace, TimeProvider.System, NullLogger<LiveSite>.Instance);
         Assert.False(live.IsThere);
         var (release, written) = live.GoLive(Site(("index.html", "one"), ("media/a.webp", "a")));
         Assert.Equal((2, "one"), (written, File.ReadAllText(live.PathOf("index.html")!)));
         // Half of a next release was being built when the power went.
         var half = Directory.CreateDirectory(Path.Combine(In("data"), "live", "0123.building"));
         File.WriteAllText(Path.Combine(half.FullName, "index.html"), "half");
-        var again = new LiveSite(workspace, TimeProvider.System);
+        var again = new LiveSite(workspace, TimeProvider.System, NullLogger<LiveSite>.Instance);
         Assert.Equal("one", File.ReadAllText(again.PathOf("index.html")!));
         Assert.Equal(1, again.GoLive(Site(("index.html", "two"), ("media/a.webp", "a"))).Written);
         Assert.Equal("two", File.ReadAllText(again.PathOf("index.html")!));
@@ -78,13 +81,13 @@ public sealed class StaticFolderTests : IDisposable
     [Fact]
     public void What_is_made_ahead_takes_its_place_at_its_time_even_after_the_process_began_anew_and_goes_with_what_it_was_made_for()
     {
-        using var workspace = new Workspace(new Places(In("data"), null, null));
+        using var workspace = new Workspace(new Places(In("data"), null, null), TimeProvider.System, DiskLayer.Instance);
         var clock = new FakeTimeProvider(new DateTimeOffset(2026, 11, 26, 0, 0, 0, TimeSpan.Zero));
-        var live = new LiveSite(workspace, clock);
+        var live = new LiveSite(workspace, clock, NullLogger<LiveSite>.Instance);
         live.GoLive(Site(("index.html", "now"), ("media/a.webp", "a")), [new(clock.GetUtcNow().AddDays(1), Site(("index.html", "tomorrow"), ("media/a.webp", "a")))]);
         Assert.Equal(("now", "a"), (Read("index.html"), Read("media/a.webp")));
         var before = live.Release;
-        live = new LiveSite(workspace, clock);
+        live = new LiveSite(workspace, clock, NullLogger<LiveSite>.Instance);
         clock.Advance(TimeSpan.FromDays(1));
         Assert.Equal(("tomorrow", "a"), (Read("index.html"), Read("media/a.webp")));
         Assert.NotEqual(before, live.Release);
@@ -97,6 +100,12 @@ public sealed class StaticFolderTests : IDisposable
     }
 
     public void Dispose() => Directory.Delete(_folder, recursive: true);
+
+    private string Write(string name, string content)
+    {
+        File.WriteAllText(In(name), content);
+        return In(name);
+    }
 
     private string In(string name) => Path.Combine(_folder, name);
 

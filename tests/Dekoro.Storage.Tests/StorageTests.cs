@@ -198,7 +198,7 @@ public sealed class StorageTests : IDisposable
     }
 
     [Fact]
-    public async Task A_file_is_kept_under_its_hash_once_and_what_nothing_records_is_swept()
+    public async Task A_file_is_kept_under_its_hash_once_and_what_nothing_records_waits_in_quarantine()
     {
         var files = new FileStore(Path.Combine(_folder, "originals"));
         var first = await files.ReceiveAsync(new MemoryStream([1, 2, 3]), 100, TestContext.Current.CancellationToken);
@@ -207,8 +207,12 @@ public sealed class StorageTests : IDisposable
         Assert.Equal([1, 2, 3], File.ReadAllBytes(files.Keep(first)));
         files.Keep(again);
         var stray = files.Keep(await files.ReceiveAsync(new MemoryStream([9]), 100, TestContext.Current.CancellationToken));
-        Assert.Equal(1, files.Sweep(new HashSet<string> { first.Sha256 }));
+        var quarantine = new Quarantine(Path.Combine(_folder, "quarantine"));
+        Assert.Equal(1, files.SetApart(new HashSet<string> { first.Sha256 }, quarantine, Now));
         Assert.False(File.Exists(stray));
+        var apart = Assert.Single(quarantine.All());
+        Assert.Equal((1L, Now), (apart.Bytes, apart.Since));
+        Assert.Equal([9], File.ReadAllBytes(quarantine.PathOf(apart)));
         Assert.True(File.Exists(files.PathOf(first.Sha256)));
     }
 
@@ -265,16 +269,21 @@ public sealed class StorageTests : IDisposable
         var assets = new Assets(_database);
         var ids = Enumerable.Range(0, 12).Select(i => $"k{i:00}").ToList();
         foreach (var id in ids) assets.Add(Asset(id, new Words("Kite")));
-        assets.GiveAddress(ids[0], taken => OwnAddress.For(assets.Find(ids[0])!.Facts, taken));
+        void Give(string id, Func<IReadOnlySet<string>, string>? choose)
+        {
+            var now = assets.Find(id)!;
+            Assert.True(assets.Change(id, now.Version, now.Facts.Words, null, false, new AddressChange(choose)));
+        }
+        Give(ids[0], taken => OwnAddress.For(assets.Find(ids[0])!.Facts, taken));
         assets.TakeAway(ids[0], Now);
         var facts = ids.ToDictionary(id => id, id => assets.Find(id)!.Facts);
-        Parallel.ForEach(ids.Skip(1), id => assets.GiveAddress(id, taken => OwnAddress.For(facts[id], taken)));
+        Parallel.ForEach(ids.Skip(1), id => Give(id, taken => OwnAddress.For(facts[id], taken)));
         var given = ids.Select(id => assets.Find(id)!.OwnAddress).ToList();
         Assert.Equal(12, given.Distinct().Count());
         Assert.DoesNotContain(null, given);
         // Only what is in the library is on the public site.
         Assert.Equal(ids.Skip(1), assets.WithOwnAddress().Select(a => a.Id).Order());
-        assets.TakeAddress(ids[3]);
+        Give(ids[3], null);
         Assert.Null(assets.Find(ids[3])!.OwnAddress);
     }
 
@@ -283,13 +292,16 @@ public sealed class StorageTests : IDisposable
     {
         var assets = new Assets(_database);
         foreach (var id in new[] { "a", "b", "c" }) assets.Add(Asset(id, new Words("Kite")));
-        assets.GiveAddress("a", _ => "pictures/a.jpg");
-        assets.MoveAddress("a", "b");
+        void Give(string id) => Assert.True(assets.Change(id, assets.Find(id)!.Version, new Words("Kite"), null, false, new AddressChange(_ => $"pictures/{id}.jpg")));
+        bool Merge(string from, string into) => assets.Merge((from, assets.Find(from)!.Version), (into, assets.Find(into)!.Version), new Words("Kite"), _ => true, Now);
+        Give("a");
+        Assert.True(Merge("a", "b"));
         Assert.Equal((null, "pictures/a.jpg"), (assets.Find("a")!.OwnAddress, assets.Find("b")!.OwnAddress));
-        assets.GiveAddress("c", _ => "pictures/c.jpg");
-        assets.MoveAddress("b", "c");
-        assets.MoveAddress("a", "c");
+        Give("c");
+        Assert.True(Merge("b", "c"));
         Assert.Equal(("pictures/a.jpg", "pictures/c.jpg"), (assets.Find("b")!.OwnAddress, assets.Find("c")!.OwnAddress));
+        // One that is away already is not made one with another, and nothing is done by halves.
+        Assert.False(Merge("a", "c"));
     }
 
     [Fact]

@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, readFileSync, rmSync, truncateSync, unlinkSync,
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { empty, letter, png, program, renamed, scripted, truncated, type GivenFile } from './bad-files';
-import { expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
+import { choose, expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
 import { serve } from './server';
 
 type Taken = { name: string; id: string | null; wasThere: boolean; note?: string; error?: string };
@@ -43,7 +43,8 @@ test('Three hundred files at once with three bad ones among them: 297 come in, t
   await page.goto(`${own.url}/library`);
   const files = Array.from({ length: 297 }, (_, i) => ({ name: `sail-${i}.png`, mimeType: 'image/png', buffer: png(96 + (i % 40), 64, i + 1) }));
   const bad = [truncated(), empty, program].map((file) => ({ name: file.name, mimeType: 'image/jpeg', buffer: file.bytes }));
-  await page.getByLabel('Add pictures', { exact: true }).last().setInputFiles([...files.slice(0, 100), ...bad, ...files.slice(100)]);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await choose(page, page.getByRole('menuitem', { name: 'Pictures and files' }), [...files.slice(0, 100), ...bad, ...files.slice(100)]);
   const list = page.getByRole('region', { name: 'Files coming in' });
   await expect(list.getByText('All files are through')).toBeVisible({ timeout: 200_000 });
   await expect(list.getByText('297 files in, 3 refused')).toBeVisible();
@@ -108,7 +109,7 @@ test('A video of more than two gigabytes is refused in words at once, without be
   await frame.getByText('Here.').click();
   await page.getByRole('button', { name: /^Library/ }).click();
   const sent = page.waitForRequest('**/api/files', { timeout: 3000 }).catch(() => null);
-  await page.getByLabel('Pictures from this computer').setInputFiles(large);
+  await choose(page, page.getByRole('button', { name: 'From this computer' }), large);
   await expect(page.getByText(/a-whole-summer.webm: This file is larger than 2 GB: put it where large files are kept/)).toBeVisible();
   expect(await sent).toBeNull();
   unlinkSync(large);

@@ -39,6 +39,24 @@ export const test = base.extend<Fixtures, { spare: { take: () => Promise<Server>
   ],
 });
 
+export type Chosen = Parameters<import('@playwright/test').FileChooser['setFiles']>[0];
+
+/** Files of the computer, as a person gives them: the control that is seen is pressed, and a while later some are chosen. */
+export async function choose(page: Page, control: import('@playwright/test').Locator, files: Chosen) {
+  const asked = page.waitForEvent('filechooser');
+  await control.click();
+  const chooser = await asked;
+  // Longer than any list takes to close, and no longer than anybody takes to find a file.
+  await page.waitForTimeout(1000);
+  await chooser.setFiles(files);
+}
+
+/** This window hears of nothing that others do. */
+export async function deafen(page: Page) {
+  await page.addInitScript(() => Reflect.deleteProperty(globalThis, 'SharedWorker'));
+  await page.route('**/api/events', (route) => route.abort());
+}
+
 /** Takes files in by the same call a script would use. */
 export async function takeIn(url: string, names: string[]) {
   const form = new FormData();

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, telling, test, text } from './dekoro';
+import { deafen, dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, telling, test, text } from './dekoro';
 
 const boxesOf = (blocks: Locator) =>
   blocks.evaluateAll((elements) =>
@@ -295,7 +295,7 @@ test('What two people change in different pieces is joined as they go on; where 
   const other = await context.newPage();
   const theirs = await openDesk(other, own.url, id);
   // Neither hears of the other while both write.
-  for (const window of [page, other]) await window.route('**/api/events', (route) => route.abort());
+  for (const window of [page, other]) await deafen(window);
   await page.reload();
   await other.reload();
   const writes = async (window: typeof page, frame: typeof mine, after: string, words: string) => {

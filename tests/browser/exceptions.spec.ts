@@ -52,6 +52,7 @@ test('By keys alone a picture gets a size, a side and a cut by hand at one width
   const [door] = (await takeIn(own.url, ['museum-door.jpg'])).map((file) => file.id!);
   const id = await makePage(own.url, 'Doors', [{ type: 'paragraph', content: [{ type: 'text', text: 'Before the door.' }] }, figure(door!)]);
   const frame = await openDesk(page, own.url, id);
+  await page.keyboard.press('Tab');
   await page.keyboard.press(']');
   const sheet = page.getByRole('complementary').first();
   const press = async (name: string | RegExp) => {

@@ -1,4 +1,4 @@
-import { demoFile, expect, forecast, makePage, openDesk, passesAxe, publish, swipe, takeIn, test, text } from './dekoro';
+import { choose, deafen, demoFile, expect, forecast, makePage, openDesk, passesAxe, publish, swipe, takeIn, test, text } from './dekoro';
 import { mulberry } from './random-site';
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
@@ -31,7 +31,7 @@ test('Ten pictures of this computer become a gallery with larger view, and visit
   await page.keyboard.press('Control+Enter');
   const menu = page.getByRole('menuitem', { name: 'Gallery of pictures from this computer' });
   await expect(menu).toBeVisible();
-  await page.getByLabel('Pictures for a gallery').setInputFiles(ten.map(demoFile));
+  await choose(page, menu, ten.map(demoFile));
   await page.keyboard.press('Escape');
   await expect(frame.locator('.set img')).toHaveCount(10);
   const sheet = page.getByRole('complementary', { name: 'Sheet' });
@@ -300,7 +300,7 @@ test('Pictures that stand out by shape or size are named, and one press makes al
 test('Two windows change one arrangement: nothing is written over unasked, and a gutter dragged along is one step back', async ({ page, own }) => {
   const pictures = (await takeIn(own.url, ten.slice(0, 3))).map((file) => file.id!);
   const made = await make(own, 'Kites', pictures);
-  await page.route('**/api/events', () => {});
+  await deafen(page);
   await page.goto(`${own.url}/arrangements/${made.id}`);
   const gutter = page.getByLabel('Gutter, px');
   const gutterKept = async () => (await lookOf(own, made.id)).values.gallery.gutterPx;

@@ -1,7 +1,7 @@
 import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoFile, dropFiles, expect, passesAxe, takeIn, test } from './dekoro';
+import { choose, demoFile, dropFiles, expect, passesAxe, takeIn, test } from './dekoro';
 import { serve } from './server';
 
 const archive = '/standins/archive/collection.json';
@@ -75,6 +75,10 @@ test('A mail dropped on the library goes into a page that stands, at the place c
   await expect(page.getByRole('heading', { name: 'Left out' })).toBeVisible();
   await expect(page.getByText('It is not a picture (application/pdf)')).toBeVisible();
   await expect(page.getByText('neither fetched nor taken')).toBeVisible();
+  // What the mail only names is fetched when a person asks, and not before.
+  await expect(page.getByRole('heading', { name: '1 picture', exact: true })).toBeVisible();
+  await expect(page.getByText('1 picture of this mail lies at localhost. Fetching them tells that server that the mail was read.')).toBeVisible();
+  await page.getByRole('button', { name: 'Fetch them' }).click();
   await page.getByRole('checkbox', { name: 'Take A sled kite from the archive' }).uncheck();
   await page.getByRole('combobox', { name: 'Goes to' }).selectOption({ label: 'News' });
   await page.getByRole('combobox', { name: 'After which piece' }).selectOption({ label: 'after: First' });
@@ -150,7 +154,7 @@ for (const theme of ['paper', 'lamp']) {
     await expect(page.getByRole('button', { name: /^Year 4/ })).toBeVisible();
     await passesAxe(page, 'ways in');
     await page.getByRole('button', { name: /^Year 4/ }).click();
-    await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Fetch them' })).toBeVisible();
     await passesAxe(page, 'proposal');
     await page.goto(`${own.url}/library/archive?address=${archive}`);
     await expect(page.getByText('200 of 200')).toBeVisible();
@@ -169,7 +173,7 @@ test('The library goes out as a table, is worked on elsewhere, and comes back wi
   await page.getByRole('link', { name: 'Table out (CSV)' }).click();
   const text = readFileSync(await (await table).path(), 'utf8');
   expect(text).toContain('file,id,title,alt text');
-  await page.getByLabel('A table of words').setInputFiles({ name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from(text.replace('Two lanterns', 'A pair of lanterns')) });
+  await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), { name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from(text.replace('Two lanterns', 'A pair of lanterns')) });
   const dialog = page.getByRole('dialog', { name: 'words.csv' });
   await expect(dialog.getByText('1 change to 1 picture:')).toBeVisible();
   await expect(dialog.getByRole('row').nth(1)).toContainText('A pair of lanterns');
@@ -177,7 +181,7 @@ test('The library goes out as a table, is worked on elsewhere, and comes back wi
   await dialog.getByRole('button', { name: 'Change 1' }).click();
   await expect(dialog.getByText('1 word of 1 picture changed.')).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.getByLabel('A table of words').setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') });
+  await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), { name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') });
   await expect(page.getByRole('alert')).toContainText('head a column “file”');
 
   const bundle = page.waitForEvent('download');
@@ -186,7 +190,7 @@ test('The library goes out as a table, is worked on elsewhere, and comes back wi
   const other = await serve();
   try {
     await page.goto(`${other.url}/library/in`);
-    await page.locator('input[aria-label="A mail, web page or bundle as a file"]').setInputFiles({ name: 'library.zip', mimeType: 'application/zip', buffer: readFileSync(zip) });
+    await choose(page, page.getByRole('button', { name: 'Choose a file' }), { name: 'library.zip', mimeType: 'application/zip', buffer: readFileSync(zip) });
     await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
     await expect(page.getByLabel('Title of A pair of lanterns')).toHaveValue('A pair of lanterns');
     await page.getByRole('button', { name: 'Take in 2 pictures' }).click();
@@ -209,7 +213,8 @@ test('A folder with a table and a sidecar in it comes with its words, looked at 
     '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"><dc:title><rdf:Alt><rdf:li xml:lang="x-default">Two lanterns, lit</rdf:li></rdf:Alt></dc:title><dc:subject><rdf:Bag><rdf:li>lantern</rdf:li><rdf:li>evening</rdf:li></rdf:Bag></dc:subject></rdf:Description></rdf:RDF></x:xmpmeta>',
   );
   await page.goto(`${own.url}/library`);
-  await page.getByLabel('Add a folder', { exact: true }).setInputFiles(within);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await choose(page, page.getByRole('menuitem', { name: 'A folder' }), within);
   await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
   await expect(page.getByText('The table names it, but the bundle does not hold it.')).toBeVisible();
   await page.getByRole('button', { name: /^Take in 2 pictures/ }).click();

@@ -1,4 +1,4 @@
-import { expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
+import { choose, expect, makePage, openDesk, publish, takeIn, test, text } from './dekoro';
 import type { Server } from './server';
 
 type Piece = { type: string; attrs: Record<string, unknown>; content?: Piece[]; text?: string };
@@ -72,7 +72,7 @@ test('A table of files is filled, put in order and published with types and size
   await page.getByRole('menuitem', { name: 'Table of files' }).focus();
   await page.keyboard.press('Enter');
   await expect(frame.getByText('A table of files: choose them')).toHaveCount(0);
-  await page.getByLabel('Files from this computer').setInputFiles([programme, { ...programme, name: 'prices.csv', buffer: Buffer.from('day,price\nMonday,4\n') }]);
+  await choose(page, page.getByRole('button', { name: 'From this computer' }), [programme, { ...programme, name: 'prices.csv', buffer: Buffer.from('day,price\nMonday,4\n') }]);
   const rows = frame.locator('.files tbody tr');
   await expect(rows).toHaveText([/Programme\s*TXT\s*3\.6 kB/, /Prices\s*CSV\s*19 B/]);
   await page.getByRole('button', { name: 'Move “Prices” up' }).focus();

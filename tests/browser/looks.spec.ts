@@ -47,12 +47,13 @@ test('A look is made by pointer, shared under a name, taken by another picture a
 test('By keys alone a look is set, undone and taken back; one that is in use is not taken out, one that is not is', async ({ page, own }) => {
   const [door] = (await takeIn(own.url, ['museum-door.jpg'])).map((file) => file.id!);
   const put = (id: string, name: string) =>
-    fetch(`${own.url}/api/site/looks/${id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ name, look: { line: 'solid', linePx: 4, lineColour: '#143c58', paddingPx: 0 } }) });
+    fetch(`${own.url}/api/site/looks/${id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-None-Match': '*' }, body: JSON.stringify({ name, look: { line: 'solid', linePx: 4, lineColour: '#143c58', paddingPx: 0 } }) });
   expect((await put('frame', 'Frame')).ok).toBe(true);
   expect((await put('spare', 'Spare')).ok).toBe(true);
   expect((await (await put('again', 'frame')).json()).detail).toBe('There is a look called frame already: choose another name.');
   const id = await makePage(own.url, 'Doors', [figure('one', door!)]);
   const frame = await openDesk(page, own.url, id);
+  await page.keyboard.press('Tab');
   await page.keyboard.press(']');
   const sheet = page.getByRole('complementary').first();
   await sheet.getByRole('button', { name: /^Look/ }).focus();

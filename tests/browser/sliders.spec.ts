@@ -1,4 +1,4 @@
-import { demoFile, expect, makePage, openDesk, passesAxe, makeSlides, publish, swipe, takeIn, test, text, type SlidesLook } from './dekoro';
+import { choose, demoFile, expect, makePage, makeSlides, openDesk, passesAxe, publish, type SlidesLook, swipe, takeIn, test, text } from './dekoro';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { readFileSync } from 'node:fs';
@@ -23,7 +23,7 @@ test('Five pictures become a slider with words, right on the phone, and a galler
   const frame = await openDesk(page, own.url, id);
   await frame.getByText('This week.').click();
   await page.keyboard.press('Control+Enter');
-  await page.getByLabel('Pictures for a gallery').setInputFiles(five.map(demoFile));
+  await choose(page, page.getByRole('menuitem', { name: 'Gallery of pictures from this computer' }), five.map(demoFile));
   await page.keyboard.press('Escape');
   await expect(frame.locator('.set img')).toHaveCount(5);
   const sheet = page.getByRole('complementary', { name: 'Sheet' });

@@ -43,11 +43,11 @@ function show(i) {
   } else if (shows) {
     // One that is new adds nothing to the way back of the browser.
     frame = document.createElement('iframe');
+    // Another site's page must not put itself in the place of this one.
+    frame.sandbox = 'allow-scripts allow-same-origin allow-forms allow-popups allow-presentation';
     frame.src = link.dataset.frame ?? link.href;
     frame.title = link.getAttribute('aria-label') || small.alt;
     frame.allow = 'fullscreen; picture-in-picture';
-    // Another site's page must not put itself in the place of this one.
-    frame.sandbox = 'allow-scripts allow-same-origin allow-forms allow-popups allow-presentation';
     text.before(frame);
   } else {
     image.src = link.href;

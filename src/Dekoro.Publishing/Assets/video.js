@@ -5,6 +5,8 @@ for (const link of document.querySelectorAll('a[data-player]')) {
     event.preventDefault();
     const still = link.querySelector('img').getBoundingClientRect();
     const frame = document.createElement('iframe');
+    // Another site's page must not put itself in the place of this one.
+    frame.sandbox = 'allow-scripts allow-same-origin allow-forms allow-popups allow-presentation';
     frame.src = link.dataset.player;
     frame.title = link.dataset.name;
     frame.allow = 'autoplay; fullscreen; picture-in-picture';

@@ -34,13 +34,14 @@ internal static class DemoSite
             if ((taken.Id ?? taken.DownloadId) is { } id) ids[taken.Name] = id;
         });
         foreach (var (file, words) in site.Pictures.Where(p => ids.ContainsKey(p.Key))) Describe(workspace, ids[file], words);
-        foreach (var (id, values) in site.Arrangements ?? [])
+        // What is there already is of a start that was broken off.
+        foreach (var (id, values) in (site.Arrangements ?? []).Where(a => workspace.Arrangements.Find(a.Key) is null))
         {
             var named = values with { Items = [.. values.Items.Select(i => i with { Asset = ids[i.Asset], Instead = i.Instead is { Kind: InsteadKind.Film } film ? film with { Target = ids[film.Target] } : i.Instead })] };
             var reading = named.Check(id);
             workspace.Arrangements.Add(id, ArrangementValues.Of(reading.Arrangement ?? throw new InvalidDataException($"{id}: {reading.Sentence}")).Write(), clock.GetUtcNow());
         }
-        foreach (var page in site.Pages)
+        foreach (var page in site.Pages.Where(p => workspace.Pages.Find(p.Id) is null))
         {
             NamePictures(page.Document, ids);
             using var json = JsonDocument.Parse(page.Document.ToJsonString());

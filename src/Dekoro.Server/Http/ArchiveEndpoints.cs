@@ -52,14 +52,16 @@ internal static class ArchiveEndpoints
     private static ArchiveLine LineOf(int index, ArchiveEntry e) => new(index, e.Label, e.Summary, e.Fields, e.Credit, e.Rights, e.Manifest.AbsoluteUri, e.WidthPx, e.HeightPx);
 
     /// <summary>In small and made anew; only what a catalogue names is ever fetched.</summary>
-    private static async Task<IResult> Picture(string address, int item, HttpRequest request, HttpResponse response, Archives archives, CancellationToken stop)
+    private static async Task<IResult> Picture(
+        string address, int item, HttpRequest request, HttpResponse response, Archives archives, PixelQueue pixels, CancellationToken stop)
     {
         if (IntakeEndpoints.AddressOf(address, request, out var sentence) is not { } at) return Problems.Of(400, sentence, "address");
         try
         {
             var catalogue = await archives.ReadAsync(at);
             if (item < 0 || item >= catalogue.Entries.Length) return Problems.Of(404, "The archive has no such picture.");
-            var small = Thumbnail.WebPOf(await archives.ThumbnailAsync(catalogue.Entries[item], stop), ThumbnailPx);
+            var given = await archives.ThumbnailAsync(catalogue.Entries[item], stop);
+            var small = await pixels.RunAsync(PixelWork.Asked, _ => Thumbnail.WebPOf(given, ThumbnailPx), stop);
             response.Headers.CacheControl = "private, max-age=86400";
             return Results.Bytes(small, "image/webp");
         }

@@ -29,15 +29,17 @@ internal static class ArrangementEndpoints
         api.MapGet("/arrangements", List).WithSummary("All arrangements, the one changed last first.");
         api.MapPost("/arrangements", Make).WithSummary("Makes a gallery of some pictures, right without touching anything.");
         api.MapGet("/arrangements/{id}", Find).WithSummary("An arrangement, and where it is used.");
-        api.MapPut("/arrangements/{id}", Change).WithSummary("Changes an arrangement on all pages that show it; a stale If-Match is answered with 409 and how it is now.");
+        api.MapPut("/arrangements/{id}", Change).WithSummary("Changes an arrangement on all pages that show it; a stale If-Match is answered with 409 and how it is now.").Takes(Bodies.MostDraft);
         api.MapGet("/arrangements/{id}/out", Out).WithSummary("The arrangement taken out: as JSON with the words of its pictures, or as HTML of figures, to be read in elsewhere.");
-        api.MapDelete("/arrangements/{id}", Remove).WithSummary("Takes away an arrangement that no page shows; its pictures stay in the library.");
+        api.MapDelete("/arrangements/{id}", Remove).WithSummary("Takes away an arrangement that no page shows; it waits, and its pictures stay in the library.");
+        api.MapPost("/arrangements/{id}/back", PutBack).WithSummary("Puts an arrangement back that was taken away.");
     }
 
     /// <summary>The arrangement as it stands on a page of its own, for the stage.</summary>
     /// <param name="state">Null for how it is now.</param>
-    internal static async Task<IResult> Stage(string id, int? sheet, long? state, Workspace workspace, PlanBook book, StagePlans stage, Looking looking)
+    internal static async Task<IResult> Stage(string id, int? sheet, long? state, Workspace workspace, PlanBook book, StagePlans stage, Looking looking, HttpResponse response)
     {
+        MediaEndpoints.AsProof(response);
         if (state is null)
         {
             if (book.ArrangementOf(id) is not { } now) return Results.NotFound();
@@ -117,11 +119,18 @@ internal static class ArrangementEndpoints
         });
     }
 
-    private static Results<NoContent, ProblemHttpResult> Remove(string id, Workspace workspace, PlanBook book, Events events)
+    private static Results<NoContent, ProblemHttpResult> Remove(string id, Workspace workspace, PlanBook book, Events events, TimeProvider clock)
     {
         var pages = book.PagesByArrangement()[id].Select(p => p.Title).ToList();
         if (pages.Count > 0) return Problems.Of(409, $"This arrangement stands on {string.Join(", ", pages)}: take it out there first.");
-        if (!workspace.Arrangements.Remove(id)) return NoArrangement();
+        if (!workspace.Arrangements.TakeAway(id, clock.GetUtcNow())) return NoArrangement();
+        events.Send("arrangement", new { id, version = 0 });
+        return TypedResults.NoContent();
+    }
+
+    private static Results<NoContent, ProblemHttpResult> PutBack(string id, Workspace workspace, Events events)
+    {
+        if (!workspace.Arrangements.PutBack(id)) return NoArrangement();
         events.Send("arrangement", new { id, version = 0 });
         return TypedResults.NoContent();
     }

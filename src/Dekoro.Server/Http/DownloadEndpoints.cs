@@ -55,6 +55,7 @@ internal static class DownloadEndpoints
         string id, DownloadChange change, Workspace workspace, PlanBook book, Events events, TimeProvider clock, HttpRequest request)
     {
         if (workspace.Downloads.Find(id) is not { } found) return NoFile();
+        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.NoVersion();
         var links = book.LinksByDownload();
         if (change.IsAway == true && links[id].Any())
             return Problems.Of(409, $"{string.Join(", ", links[id].Select(p => p.Title).Distinct())} links to it: take the link out there first.");
@@ -67,9 +68,13 @@ internal static class DownloadEndpoints
         };
         if (now.Title.Length == 0) return Problems.Of(400, "A file needs a title: its address and its link are made from it.", "title");
         if (FileEndpoints.TooLong(now.Title, now.Description, now.Folder) is { } error) return Problems.Of(400, error);
-        if (now != found.Facts && !workspace.Downloads.Change(now, Problems.VersionOf(request.Headers.IfMatch) ?? found.Version))
-            return Problems.Of(409, "Someone changed this file's words meanwhile: theirs are shown now, yours are still in the field.");
-        if (change.IsAway is { } away && away != found.AwaySince is not null) workspace.Downloads.SetAway(id, away ? clock.GetUtcNow() : null);
+        var away = change.IsAway is { } isAway && isAway != found.AwaySince is not null ? isAway ? clock.GetUtcNow() : null : found.AwaySince;
+        if (!workspace.Downloads.Change(now, version, away))
+        {
+            return workspace.Downloads.Find(id) is { } meanwhile
+                ? Problems.Stale("Someone changed this file's words meanwhile: theirs are shown now, yours are still in the field.", ItemOf(meanwhile, book.DownloadNames(), links), change)
+                : NoFile();
+        }
         events.Send("library", new { id });
         return TypedResults.Ok(ItemOf(workspace.Downloads.Find(id)!, book.DownloadNames(), links));
     }

@@ -20,13 +20,15 @@ public sealed record JoinedDrafts(IReadOnlyList<Clash> Clashes, DraftChange With
 /// <summary>Drafts are kept whole or by what changed, and never over another's.</summary>
 internal static class DraftEndpoints
 {
-    private const int MostPatchBytes = 8 << 20, MostTries = 5;
+    /// <summary>More changes than a person makes at once are sent whole.</summary>
+    private const int MostOperations = 2000, MostTries = 5;
 
     public static void MapDrafts(this IEndpointRouteBuilder api)
     {
-        api.MapPut("/pages/{id}/draft", PutDraft).WithSummary("Keeps a draft. Where If-Match is stale, changes to other pieces are joined; to the same ones, 409 with both.");
+        api.MapPut("/pages/{id}/draft", PutDraft).WithSummary("Keeps a draft. Where If-Match is stale, changes to other pieces are joined; to the same ones, 409 with both.")
+            .Takes(Bodies.MostDraft);
         api.MapPatch("/pages/{id}/draft", PatchDraft).WithSummary("The same by a JSON Patch (RFC 6902) of what was last sent; 412 where that is no longer known: send the whole.")
-            .Accepts<JsonPatchDocument<JsonObject>>("application/json-patch+json");
+            .Accepts<JsonPatchDocument<JsonObject>>("application/json-patch+json").Takes(Bodies.MostDraft);
     }
 
     private static Results<Ok<DraftKept>, ProblemHttpResult> PutDraft(string id, DraftChange change, Keeping keeping, HttpRequest request, HttpResponse response) =>
@@ -34,21 +36,26 @@ internal static class DraftEndpoints
 
     private static async Task<Results<Ok<DraftKept>, ProblemHttpResult>> PatchDraft(string id, Workspace workspace, Keeping keeping, HttpRequest request, HttpResponse response, CancellationToken stop)
     {
-        if (request.ContentLength > MostPatchBytes) return Problems.Of(413, "This change is too large to be sent in parts: send the whole page.");
         if (Problems.VersionOf(request.Headers.IfMatch) is not { } version || workspace.Sent.Find(id, version) is not { } sent)
             return Problems.Of(412, "What this change starts from is no longer known: send the whole page.");
         try
         {
-            var patch = await JsonSerializer.DeserializeAsync<JsonPatchDocument<JsonObject>>(request.Body, JsonSerializerOptions.Web, stop);
+            if (await JsonNode.ParseAsync(request.Body, cancellationToken: stop) is not JsonArray operations) return Unreadable();
+            if (operations.Count > MostOperations) return Problems.Of(413, $"A change holds at most {MostOperations} operations: send the whole page.");
+            // Copies of copies would grow without end.
+            if (operations.Any(o => (string?)o?["op"] == "copy")) return Problems.Of(400, "A change is told without copying: send the whole page.");
+            var patch = operations.Deserialize<JsonPatchDocument<JsonObject>>(JsonSerializerOptions.Web);
             var body = JsonNode.Parse(sent)!.AsObject();
             patch!.ApplyTo(body);
             return keeping.Keep(id, body.Deserialize<DraftChange>(JsonSerializerOptions.Web)!, request, response);
         }
-        catch (Exception e) when (e is JsonException or JsonPatchException)
+        catch (Exception e) when (e is JsonException or JsonPatchException or InvalidOperationException)
         {
-            return Problems.Of(400, "This change could not be read: send the whole page.");
+            return Unreadable();
         }
     }
+
+    private static ProblemHttpResult Unreadable() => Problems.Of(400, "This change could not be read: send the whole page.");
 
     internal sealed class Keeping(Workspace workspace, PlanBook book, Events events, BackgroundWork background, Person person, TimeProvider clock)
     {

@@ -74,7 +74,8 @@ internal static class FileEndpoints
         api.MapGet("/files", List).WithSummary("Searches the library by words, prefixes and filters, newest first; with a size (and shape) through a place, best first.");
         api.MapGet("/files/outline", Outline).WithSummary("The order and shape of all that a search finds.");
         api.MapPost("/files/these", These).WithSummary("Some pictures by id, in the order asked for; ids that are not there are left out.");
-        api.MapPost("/files", Add).WithSummary("Takes files in; the answer says for each its id, or why not.").Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery();
+        api.MapPost("/files", Add).WithSummary("Takes files in; the answer says for each its id, or why not.").Accepts<IFormFileCollection>("multipart/form-data").DisableAntiforgery()
+            .Takes(Bodies.NoLimit);
         api.MapGet("/files/{id}", One).WithSummary("One picture, with the places it stands in.");
         api.MapPatch("/files/{id}", Change).WithSummary("Changes words or keep area; If-Match names the version it started from.");
     }
@@ -186,8 +187,9 @@ internal static class FileEndpoints
             [.. places.Select(p => new FilePlace(p.Page.Id, p.Page.Title, p.Figure.Id, SizeOf(p.Figure.Size), p.Figure.Cut.Shape?.ToString(), PlainText.Beside(book.DocumentOf(p.Page), p.Figure.Id)))]));
     }
 
-    private static async Task<Results<Ok<TakenList>, ProblemHttpResult>> Add(HttpRequest request, TakingIn takingIn, string? folder, CancellationToken stop)
+    private static async Task<Results<Ok<TakenList>, ProblemHttpResult>> Add(HttpRequest request, Workspace workspace, TakingIn takingIn, string? folder, CancellationToken stop)
     {
+        if (!workspace.HasRoom) return Problems.Of(507, TakingIn.LittleRoom);
         if (!MediaTypeHeaderValue.TryParse(request.ContentType, out var type) || !type.MediaType.Equals("multipart/form-data", StringComparison.OrdinalIgnoreCase)
             || HeaderUtilities.RemoveQuotes(type.Boundary).Value is not { Length: > 0 and <= 200 } boundary)
             return Problems.Of(415, "Send files as multipart/form-data, each in a field called “file”.");
@@ -216,7 +218,7 @@ internal static class FileEndpoints
         string id, FileChange change, Workspace workspace, PlanBook book, Events events, BackgroundWork background, HttpRequest request, HttpResponse response)
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
-        var version = Problems.VersionOf(request.Headers.IfMatch) ?? asset.Version;
+        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.NoVersion();
         var was = asset.Facts.Words;
         var words = change.On(was);
         if (WordsError(words) is { } error) return Problems.Of(400, error, words.Title.Trim().Length == 0 ? "title" : null);
@@ -232,10 +234,18 @@ internal static class FileEndpoints
                 return Problems.Of(400, "A keep area lies inside the picture and is not empty: draw it again.", "keep");
             }
         }
-        if (!workspace.Assets.Change(id, version, words, keep, byHand))
-            return Problems.Of(409, "Someone changed this picture's words meanwhile: theirs are shown now, yours are still in the field.", null, ("now", ItemOf(workspace.Assets.Find(id)!, 0)));
-        if (change.HasOwnAddress == true && asset.OwnAddress is null) workspace.Assets.GiveAddress(id, taken => OwnAddress.For(asset.Facts with { Words = words }, taken));
-        if (change.HasOwnAddress == false) workspace.Assets.TakeAddress(id);
+        var address = change.HasOwnAddress switch
+        {
+            true => new AddressChange(taken => OwnAddress.For(asset.Facts with { Words = words }, taken)),
+            false => new AddressChange(null),
+            null => null,
+        };
+        if (!workspace.Assets.Change(id, version, words, keep, byHand, address))
+        {
+            return workspace.Assets.Find(id) is { } meanwhile
+                ? Problems.Stale("Someone changed this picture's words meanwhile: theirs are shown now, yours are still in the field.", ItemOf(meanwhile, 0), change)
+                : Problems.NoPicture();
+        }
         events.Send("library", new { id });
         background.Prepare();
         var now = workspace.Assets.Find(id)!;

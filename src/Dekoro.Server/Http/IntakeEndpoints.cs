@@ -20,9 +20,10 @@ public sealed record ProposedPicture(FileItem File, bool InLibrary, string? Note
 public sealed record ProposedPiece(string Kind, string Text, string? Picture);
 
 /// <summary>What was read from elsewhere and waits for a yes.</summary>
+/// <param name="Waiting">Hosts where pictures lie that a mail only names, each as often as it has one: fetched when a person asks.</param>
 public sealed record ProposalLook(
     string Id, ProposalKind Kind, string Title, string From, DateTimeOffset? Date,
-    IReadOnlyList<ProposedPiece> Pieces, IReadOnlyList<ProposedPicture> Pictures, IReadOnlyList<LeftOut> LeftOut);
+    IReadOnlyList<ProposedPiece> Pieces, IReadOnlyList<ProposedPicture> Pictures, IReadOnlyList<LeftOut> LeftOut, IReadOnlyList<string> Waiting);
 
 public sealed record PastedHtml(string Html, string? Address = null);
 
@@ -43,19 +44,19 @@ public sealed record KeptProposal(IReadOnlyList<Taken> Files, string? Page, Json
 /// <summary>Mail, pasted text, pages and addresses, read into proposals.</summary>
 internal static class IntakeEndpoints
 {
-    private const long MostMailBytes = 300L << 20;
-
     public static void MapIntake(this IEndpointRouteBuilder api)
     {
         api.MapGet("/mailbox", (Mailbox mailbox) => TypedResults.Ok(mailbox.List())).WithSummary("The mails waiting in the mailbox, newest first.");
         api.MapPost("/mailbox/{id}", FromMailbox).WithSummary("Reads a mail of the mailbox into a proposal.");
-        api.MapPost("/intake/file", FromFile).WithSummary("Reads a mail (.eml), a saved web page or a bundle (.zip) into a proposal.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery();
-        api.MapPost("/intake/pasted", FromPasted).WithSummary("Reads pasted HTML into a proposal.");
-        api.MapPost("/intake/gallery", FromGallery).WithSummary("Reads the HTML of a gallery into a proposal of its pictures: each as its large file, with its own words and link.");
+        api.MapPost("/intake/file", FromFile).WithSummary("Reads a mail (.eml), a saved web page or a bundle (.zip) into a proposal.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery()
+            .Takes(Bodies.MostMail);
+        api.MapPost("/intake/pasted", FromPasted).WithSummary("Reads pasted HTML into a proposal.").Takes(Bodies.MostPasted);
+        api.MapPost("/intake/gallery", FromGallery).WithSummary("Reads the HTML of a gallery into a proposal of its pictures: each as its large file, with its own words and link.").Takes(Bodies.MostPasted);
         api.MapPost("/intake/address", FromAddress).WithSummary("Fetches a page or picture and reads it into a proposal.");
         api.MapGet("/intake/{id}", Look).WithSummary("A proposal: words, pictures at their places, and what was left out.");
         api.MapGet("/intake/{id}/page", Page).WithSummary("The page as it would be, before anything is kept.").ExcludeFromDescription();
         api.MapPost("/intake/{id}/keep", Keep).WithSummary("Takes the chosen pictures into the library, and puts the words with them into a page.");
+        api.MapPost("/intake/{id}/fetch", FetchWaitingAsync).WithSummary("Fetches the pictures that a mail only names from where they lie, which tells that server.");
         api.MapDelete("/intake/{id}", LetGo).WithSummary("Lets a proposal go; nothing of it is kept.");
     }
 
@@ -70,7 +71,7 @@ internal static class IntakeEndpoints
     private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FromFile(HttpRequest request, Workspace workspace, Proposals proposals, PlanBook book, CancellationToken stop)
     {
         if (!request.HasFormContentType) return Problems.Of(415, "Send the file as multipart/form-data, in a field called “file”.");
-        var form = await request.ReadFormAsync(new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = MostMailBytes, BufferBodyLengthLimit = MostMailBytes }, stop);
+        var form = await request.ReadFormAsync(new Microsoft.AspNetCore.Http.Features.FormOptions { MultipartBodyLengthLimit = Bodies.MostMail, BufferBodyLengthLimit = Bodies.MostMail }, stop);
         if (form.Files.FirstOrDefault() is not { } file) return Problems.Of(400, "There was no file in the upload: send it in a field called “file”.");
         await using var content = file.OpenReadStream();
         return await ReadAsync(() => ReadFile(file.FileName, content), proposals, book, stop);
@@ -170,8 +171,11 @@ internal static class IntakeEndpoints
         return new(pending.Id, pending.Kind, pending.Title, pending.From, pending.Date,
             [.. pending.Words.Blocks.Select(PieceOf)],
             [.. pending.Pictures.Select(p => new ProposedPicture(FileEndpoints.ItemOf(p.Asset, places[p.Asset.Id].Count()), p.WasThere, p.Note))],
-            pending.LeftOut);
+            pending.LeftOut, [.. pending.Waiting.Select(w => ((PictureContent.Remote)w.Content).Address.Host)]);
     }
+
+    private static async Task<Results<Ok<ProposalLook>, ProblemHttpResult>> FetchWaitingAsync(string id, Proposals proposals, PlanBook book, CancellationToken stop) =>
+        proposals.Find(id) is { } pending ? TypedResults.Ok(LookOf(await proposals.FetchWaitingAsync(pending, stop), book)) : Gone();
 
     private static ProposedPiece PieceOf(Block block) => new(block switch
     {

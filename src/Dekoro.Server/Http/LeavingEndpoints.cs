@@ -18,7 +18,8 @@ public sealed record TakenAway(IReadOnlyList<string> Away, IReadOnlyList<StillSt
 public sealed record StillStanding(string Id, string Title, IReadOnlyList<string> Pages);
 
 /// <param name="Into">The picture that stays, with its words and all places of both.</param>
-public sealed record Merge(string Into);
+/// <param name="IntoVersion">The version of it that was seen.</param>
+public sealed record Merge(string Into, long IntoVersion);
 
 public sealed record Merged(int Places);
 
@@ -44,7 +45,7 @@ internal static class LeavingEndpoints
         api.MapPost("/files/away", TakeAway).WithSummary("Takes pictures away; they wait, and those that stand somewhere are kept and named.");
         api.MapPost("/files/back", PutBack).WithSummary("Puts pictures back that were taken away.");
         api.MapPost("/files/change", ChangeMany).WithSummary("Changes the same words of several pictures at once.");
-        api.MapPost("/files/each", ChangeEach).WithSummary("Changes the words of several pictures in one step, each in its own way.");
+        api.MapPost("/files/each", ChangeEach).WithSummary("Changes the words of several pictures in one step, each in its own way.").Takes(Bodies.MostDraft);
         api.MapPost("/files/{id}/merge", MergeInto).WithSummary("Makes two pictures one: every place of the first shows the second, and the first is taken away.");
     }
 
@@ -97,16 +98,21 @@ internal static class LeavingEndpoints
     }
 
     private static Results<Ok<Merged>, ProblemHttpResult> MergeInto(
-        string id, Merge merge, Workspace workspace, PlanBook book, Swaps swaps, Events events, BackgroundWork background, TimeProvider clock)
+        string id, Merge merge, HttpRequest request, Workspace workspace, PlanBook book, Swaps swaps, Events events, BackgroundWork background, Person person, TimeProvider clock)
     {
         if (workspace.Assets.Find(id) is not { } from || workspace.Assets.Find(merge.Into) is not { AwaySince: null } into) return Problems.NoPicture();
         if (from.Id == into.Id) return Problems.Of(400, "These are one picture already.", "into");
+        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.NoVersion();
         var places = book.PlacesByPicture()[id].ToList();
         // Words said for a place alone stay with the place: the picture shows the same.
-        if (swaps.Carry(id, into.Id, [.. places.Select(p => (p.Page, p.Figure.Id, p.Figure.Alt.Own))]) is null) return Problems.Of(409, "A page was changed at the same moment, so nothing was done: try it again.");
-        workspace.Assets.ChangeWords([(into.Id, into.Version, Merging.Words(into.Facts.Words, from.Facts.Words))]);
-        workspace.Assets.MoveAddress(id, into.Id);
-        workspace.Assets.TakeAway(id, clock.GetUtcNow());
+        var swap = swaps.Prepare(id, into.Id, [.. places.Select(p => (p.Page, p.Figure.Id, p.Figure.Alt.Own))]);
+        var (words, now) = (Merging.Words(into.Facts.Words, from.Facts.Words), clock.GetUtcNow());
+        if (!workspace.Assets.Merge((id, version), (into.Id, merge.IntoVersion), words, c => swap.Save(c, person.Now, now), now))
+        {
+            return Problems.Stale("One of the two, or a page they stand on, was changed meanwhile, so nothing was done: look at them again, then try it again.",
+                workspace.Assets.FindMany([id, into.Id]).Select(a => FileEndpoints.ItemOf(a, 0)).ToList(), merge);
+        }
+        swaps.Tell(swap);
         events.Send("library", new { id });
         background.Prepare();
         return TypedResults.Ok(new Merged(places.Count));

@@ -21,14 +21,14 @@ public sealed record TableLook(int Pictures, IReadOnlyList<TableChange> Changes,
 internal static class LibraryTableEndpoints
 {
     private const int MostShown = 200;
-    private const long MostTableBytes = 50L << 20;
     private const string TableName = "library.csv";
 
     public static void MapLibraryTable(this IEndpointRouteBuilder api)
     {
         api.MapGet("/library.csv", Csv).WithSummary("The words of a search's pictures as a table (CSV).");
         api.MapGet("/library.zip", Zip).WithSummary("The originals of a search's pictures with their words, keep areas and edits beside them.");
-        api.MapPost("/library/table", ReadTable).WithSummary("What a table (CSV) would change; with apply=true it is changed.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery();
+        api.MapPost("/library/table", ReadTable).WithSummary("What a table (CSV) would change; with apply=true it is changed.").Accepts<IFormFile>("multipart/form-data").DisableAntiforgery()
+            .Takes(Bodies.MostTable);
     }
 
     private static IResult Csv(Workspace workspace, PlanBook book, string? query = null) =>
@@ -72,7 +72,6 @@ internal static class LibraryTableEndpoints
     private static async Task<Results<Ok<TableLook>, ProblemHttpResult>> ReadTable(HttpRequest request, Workspace workspace, Events events, BackgroundWork background, CancellationToken stop, bool apply = false)
     {
         if (!request.HasFormContentType || (await request.ReadFormAsync(stop)).Files.FirstOrDefault() is not { } file) return Problems.Of(400, "Send the table as multipart/form-data, in a field called “file”.");
-        if (file.Length > MostTableBytes) return Problems.Of(413, $"This table is larger than {MostTableBytes >> 20} MB: split it.");
         using var content = new MemoryStream();
         await file.CopyToAsync(content, stop);
         try
@@ -82,7 +81,6 @@ internal static class LibraryTableEndpoints
             if (changed.Select(c => FileEndpoints.WordsError(c.Words)).FirstOrDefault(e => e is not null) is { } error) return Problems.Of(400, error);
             if (apply && workspace.Assets.ChangeWords([.. changed.Select(c => (c.Asset.Id, c.Asset.Version, c.Words))]) > 0)
             {
-                foreach (var (_, words) in changed) workspace.OwnColumns.AddThoseOf(words.Own);
                 events.Send("library", new { id = changed[0].Asset.Id });
                 background.Prepare();
             }

@@ -17,8 +17,6 @@ internal static class MediaEndpoints
 {
     private const string Forever = "public, max-age=31536000, immutable";
     private const string ADay = "public, max-age=86400";
-    private const string InsidePage = "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; frame-src 'self' https:; base-uri 'none'; form-action 'none'";
-    private const string PagePolicy = InsidePage + "; frame-ancestors 'self'", FramedPolicy = InsidePage + "; frame-ancestors *";
     private const string PicturePolicy = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
 
     public static void MapMedia(this IEndpointRouteBuilder app)
@@ -118,13 +116,13 @@ internal static class MediaEndpoints
     /// <summary>A page that is drawn for its makers: it may show our own files, do nothing, and is never kept.</summary>
     internal static void AsProof(HttpResponse response)
     {
-        response.Headers.ContentSecurityPolicy = PagePolicy;
+        response.Headers.ContentSecurityPolicy = PagePolicy.Header;
         response.Headers.CacheControl = "no-store";
     }
 
     private static IResult Live(string? path, LiveSite live, HttpRequest request, HttpResponse response)
     {
-        response.Headers.ContentSecurityPolicy = PagePolicy;
+        response.Headers.ContentSecurityPolicy = PagePolicy.Header;
         var address = path ?? "";
         var tag = new EntityTagHeaderValue($"\"{live.Release}\"");
         if (!live.IsThere) return Results.Text("Nothing is published yet: press Publish in Dekoro.", statusCode: 404);
@@ -142,7 +140,7 @@ internal static class MediaEndpoints
         if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(page.Length > 0 ? $"/live/{page}/" : "/live/");
         response.Headers.CacheControl = "no-cache";
         // What is made to be shown elsewhere may be framed by anyone.
-        if (SnippetPage.IsPath(page)) response.Headers.ContentSecurityPolicy = FramedPolicy;
+        if (SnippetPage.IsPath(page)) response.Headers.ContentSecurityPolicy = PagePolicy.FramedHeader;
         return Results.File(index, "text/html; charset=utf-8", entityTag: tag);
     }
 

@@ -43,8 +43,8 @@ internal static class PageEndpoints
         api.MapPatch("/pages/{id}", Switch).WithSummary("Switches a page on or off; nothing is deleted.");
         api.MapPost("/pages/order", Order).WithSummary("Sets the order of the menu.");
         api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
-        api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it; with ?after, the mark of the look before, only what changed.");
-        api.MapPost("/pages/{id}/markup/{block}", MarkupOf).WithSummary("The markup of one piece of a draft, as the public page will have it.");
+        api.MapPost("/pages/{id}/look", LookAt).WithSummary("How a draft would look and fit, without keeping it; with ?after, the mark of the look before, only what changed.").Takes(Bodies.MostDraft);
+        api.MapPost("/pages/{id}/markup/{block}", MarkupOf).WithSummary("The markup of one piece of a draft, as the public page will have it.").Takes(Bodies.MostDraft);
         api.MapDelete("/pages/{id}/old-addresses", ForgetOldPath).WithSummary("An address that the page had before leads on to it no longer.");
         api.MapGet("/pages/{id}/rehearsal", Rehearse).WithSummary("What of a page comes when on a line: slow, fair or good.");
         api.MapGet("/pages/{id}/forecast", ForecastOf).WithSummary("Which file of each picture a browser takes on a device, and how wide it stands there.");

@@ -25,6 +25,15 @@ internal static class Problems
         return Of(400, list[0].Sentence, list[0].Path, ("errors", list));
     }
 
+    /// <summary>A change that does not say what it began from could undo another's.</summary>
+    public static ProblemHttpResult NoVersion() => Of(428, "Say with If-Match which version this change started from, so that nobody else's is written over.");
+
+    /// <summary>The work of two people met; both are in the answer, and nothing was overwritten.</summary>
+    public static ProblemHttpResult Stale(string sentence, object? now, object? yours) => Of(409, sentence, null, ("now", now), ("yours", yours));
+
+    /// <summary>What stands in <c>If-Match: "mark"</c>; null where there is none.</summary>
+    public static string? MarkOf(string? ifMatch) => ifMatch?.Trim().Trim('"') is { Length: > 0 } mark ? mark : null;
+
     /// <summary>The number in <c>If-Match: "7"</c>; null where there is none.</summary>
     public static long? VersionOf(string? ifMatch) => long.TryParse(ifMatch?.Trim().Trim('"'), out var version) ? version : null;
 

@@ -80,11 +80,12 @@ internal static class RoomEndpoints
 
     private static Results<Ok<Room>, ProblemHttpResult> Open(string id, Workspace workspace, PlanBook book)
     {
-        if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
-        return TypedResults.Ok(new Room(
-            FileEndpoints.ItemOf(asset, book.PlacesByPicture()[id].Count()), asset.OriginalSize.Width, asset.OriginalSize.Height,
-            VersionsOf(asset, workspace), LookOf(asset, asset.Edits, asset.Facts.Keep, workspace, book), Edits.MostStraightenDeg, CannotEdit(asset)));
+        return workspace.Assets.Find(id) is { } asset ? TypedResults.Ok(RoomOf(asset, workspace, book)) : Problems.NoPicture();
     }
+
+    private static Room RoomOf(Asset asset, Workspace workspace, PlanBook book) => new(
+        FileEndpoints.ItemOf(asset, book.PlacesByPicture()[asset.Id].Count()), asset.OriginalSize.Width, asset.OriginalSize.Height,
+        VersionsOf(asset, workspace), LookOf(asset, asset.Edits, asset.Facts.Keep, workspace, book), Edits.MostStraightenDeg, CannotEdit(asset));
 
     private const int ScaleStep = 5;
 
@@ -116,6 +117,7 @@ internal static class RoomEndpoints
     /// <param name="quarters">Clockwise; 0 mirrors.</param>
     private static Results<Ok<EditsLook>, ProblemHttpResult> Turn(string id, int quarters, EditsLook edits)
     {
+        if (quarters is < -3 or > 3) return Problems.Of(400, "A picture is turned by −3 to 3 quarters; 0 mirrors it.", "quarters");
         if (Read(edits) is not { } read) return NoEdits();
         return TypedResults.Ok(Written(quarters == 0 ? read.Mirrored() : read.Turned(quarters)));
     }
@@ -135,13 +137,13 @@ internal static class RoomEndpoints
         }
     }
 
-    private static Results<Ok<AdjustmentsLook>, ProblemHttpResult> Even(string id, Workspace workspace)
+    private static Results<Ok<AdjustmentsLook>, ProblemHttpResult> Even(string id, Workspace workspace, PixelQueue pixels)
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
         if (CannotEdit(asset) is { } sentence) return Problems.Of(409, sentence);
         try
         {
-            return TypedResults.Ok(Written(Core.Editing.EvenOut.Of(Measure.Tones(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits))));
+            return TypedResults.Ok(Written(Core.Editing.EvenOut.Of(pixels.Run(token => Measure.Tones(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits, token)))));
         }
         catch (RefusedFileException e)
         {
@@ -149,12 +151,12 @@ internal static class RoomEndpoints
         }
     }
 
-    private static Results<Ok<Box>, ProblemHttpResult> Guess(string id, Workspace workspace)
+    private static Results<Ok<Box>, ProblemHttpResult> Guess(string id, Workspace workspace, PixelQueue pixels)
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
         try
         {
-            return TypedResults.Ok(Written(Measure.Read(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits).KeepGuess));
+            return TypedResults.Ok(Written(pixels.Run(token => Measure.Read(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits, token)).KeepGuess));
         }
         catch (RefusedFileException e)
         {
@@ -163,16 +165,18 @@ internal static class RoomEndpoints
     }
 
     private static async Task<Results<Ok<Room>, ProblemHttpResult>> Keep(
-        string id, KeepVersion keep, Workspace workspace, Versions versions, PlanBook book, Events events, BackgroundWork background, CancellationToken stop)
+        string id, KeepVersion keep, HttpRequest request, Workspace workspace, Versions versions, PlanBook book, Events events, BackgroundWork background, CancellationToken stop)
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
         if (CannotEdit(asset) is { } sentence) return Problems.Of(409, sentence);
+        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.NoVersion();
+        if (version != asset.Version) return Meanwhile(id, keep, workspace, book);
         if (Read(keep.Edits) is not { } edits) return NoEdits();
         try
         {
             var keepIt = keep.Keep is null ? FollowedKeep(asset, edits) : KeepOf(keep.Keep);
             var number = await Task.Run(() => versions.Use(asset, edits, keepIt, asset.KeepByHand, keep.Replaces, stop), stop);
-            return Used(number, id, workspace, book, events, background);
+            return number is null ? Meanwhile(id, keep, workspace, book) : Used(id, workspace, book, events, background);
         }
         catch (RefusedFileException e)
         {
@@ -181,24 +185,30 @@ internal static class RoomEndpoints
     }
 
     private static Results<Ok<Room>, ProblemHttpResult> Use(
-        string id, int number, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock)
+        string id, int number, HttpRequest request, Workspace workspace, PlanBook book, Events events, BackgroundWork background, TimeProvider clock)
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
+        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version) return Problems.NoVersion();
+        if (version != asset.Version) return Meanwhile(id, number, workspace, book);
         if (asset.Facts.Edition == number) return Open(id, workspace, book);
         if (workspace.Editions.Find(id, number) is not { } edition) return Problems.Of(404, "This version is no longer there: choose another.");
-        return Used(workspace.Editions.Use(asset, edition, null, clock.GetUtcNow()), id, workspace, book, events, background);
+        return workspace.Editions.Use(asset, edition, null, clock.GetUtcNow()) is null ? Meanwhile(id, number, workspace, book) : Used(id, workspace, book, events, background);
     }
 
-    private static Results<Ok<Room>, ProblemHttpResult> Used(int? number, string id, Workspace workspace, PlanBook book, Events events, BackgroundWork background)
+    private static Results<Ok<Room>, ProblemHttpResult> Meanwhile(string id, object yours, Workspace workspace, PlanBook book) =>
+        workspace.Assets.Find(id) is { } now
+            ? Problems.Stale("Someone changed this picture meanwhile, so yours was not kept: it is still here. Choose which to go on with.", RoomOf(now, workspace, book), yours)
+            : Problems.NoPicture();
+
+    private static Results<Ok<Room>, ProblemHttpResult> Used(string id, Workspace workspace, PlanBook book, Events events, BackgroundWork background)
     {
-        if (number is null) return Problems.Of(409, "Someone changed this picture meanwhile: open it again to see what is there now.");
         events.Send("library", new { id });
         background.Prepare();
         return Open(id, workspace, book);
     }
 
     /// <param name="fit">stretch makes exactly the size; cut fills it round the keep area; without, the proportions stay and the width counts.</param>
-    private static async Task<IResult> Download(string id, Workspace workspace, RenditionMaker maker, HttpResponse response, int? width = null, int? height = null, string format = "jpeg", string fit = "cut")
+    private static async Task<IResult> Download(string id, Workspace workspace, RenditionMaker maker, PixelQueue pixels, HttpResponse response, int? width = null, int? height = null, string format = "jpeg", string fit = "cut")
     {
         if (workspace.Assets.Find(id) is not { } asset) return Problems.NoPicture();
         var size = asset.Facts.Size;
@@ -213,7 +223,7 @@ internal static class RoomEndpoints
             var path = await maker.PlannedAsync(asset, new(id, cut, w, output));
             var name = $"{Core.Links.Slug.Of(asset.Facts.Words.Title)}-{w}{Path.GetExtension(path)}";
             if (fit != "stretch" || height is not { } exact) return Results.File(path, FigureMime.Of(output), name);
-            return Results.Bytes(Stretching.To(path, w, exact, output), FigureMime.Of(output), name);
+            return Results.Bytes(await pixels.RunAsync(PixelWork.Asked, _ => Stretching.To(path, w, exact, output), default), FigureMime.Of(output), name);
         }
         catch (RefusedFileException e)
         {
@@ -275,6 +285,8 @@ internal static class RoomEndpoints
 
     private static Edits? Read(EditsLook look)
     {
+        // JSON may leave out what no type can miss.
+        if (look is not { Window: not null, Adjustments: not null }) return null;
         try
         {
             var a = look.Adjustments;

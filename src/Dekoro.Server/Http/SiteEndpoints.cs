@@ -37,7 +37,8 @@ public sealed record BandOffer(IReadOnlyList<ColourOffer> Colours, int MostHeigh
 
 /// <summary>A look that pictures of the site share.</summary>
 /// <param name="Places">How many have it.</param>
-public sealed record LookOffer(string Id, string Name, LookValues Look, int Places);
+/// <param name="Seen">Names it as it is, for saying with If-Match what a change started from.</param>
+public sealed record LookOffer(string Id, string Name, LookValues Look, int Places, string Seen);
 
 /// <param name="Name">Told apart from the others by it.</param>
 public sealed record LookChange(string Name, LookValues Look);
@@ -61,13 +62,13 @@ public sealed record LargestFile(long Bytes, string Sentence);
 public sealed record LinkLook(string? Written, string? Repair, string? Error);
 
 /// <summary>The site's style, and what it means for the site.</summary>
-/// <param name="Seen">Names the style as it is, for saying which one a change was made to.</param>
+/// <param name="Seen">Names the style as it is, for saying with If-Match which one a change was made to.</param>
 /// <param name="Pairs">Its colours over each other.</param>
 /// <param name="NewPictures">How many pictures need files that are not made yet, and how many files those are.</param>
 public sealed record StyleLook(StyleValues Values, string Seen, IReadOnlyList<ColourPair> Pairs, int NewPictures, int NewFiles);
 
-/// <param name="Seen">The style that was changed; another one by now is not written over.</param>
-public sealed record StyleChange(StyleValues Values, string Seen);
+/// <summary>Another style than the one that If-Match names is not written over.</summary>
+public sealed record StyleChange(StyleValues Values);
 
 internal static class SiteEndpoints
 {
@@ -80,7 +81,7 @@ internal static class SiteEndpoints
         api.MapPut("/site/looks/{id}", SetLook).WithSummary("Names a look for pictures to share, or changes one for all that have it.");
         api.MapDelete("/site/looks/{id}", TakeOutLook).WithSummary("Takes out a look that no picture has.");
         api.MapGet("/links", ReadLink).WithSummary("What a typed address is read as, with the repair that was made, or why not.");
-        api.MapGet("/events", (Events events, CancellationToken stop) => TypedResults.ServerSentEvents(Sent(events, stop))).ExcludeFromDescription();
+        api.MapGet("/events", Listen).ExcludeFromDescription();
     }
 
     private static SiteLook Site(Workspace workspace, PlanBook book, LiveSite live)
@@ -103,17 +104,29 @@ internal static class SiteEndpoints
     {
         var style = workspace.Style.Current;
         var (pictures, files) = publisher.NotMadeYet();
-        return new(StyleValues.Of(style), workspace.Style.Mark, StyleValues.PairsOf(style.Colours), pictures, files);
+        return new(StyleValues.Of(style), SeenOf(style), StyleValues.PairsOf(style.Colours), pictures, files);
     }
 
-    private static Results<Ok<StyleLook>, ProblemHttpResult> SetStyle(StyleChange change, Workspace workspace, Publisher publisher, Events events)
+    /// <summary>Names what a person may set of a style; looks have names of their own.</summary>
+    private static string SeenOf(SiteStyle style) => StyleShelf.MarkOf(StyleValues.Of(style));
+
+    private static Results<Ok<StyleLook>, ProblemHttpResult> SetStyle(StyleChange change, HttpRequest request, Workspace workspace, Publisher publisher, Events events)
     {
-        if (change.Seen != workspace.Style.Mark)
-            return Problems.Of(409, "The site's style was changed in another window in the meantime: look at it as it is now, and change it again.");
-        var reading = change.Values.Read(workspace.Style.Current);
+        if (Problems.MarkOf(request.Headers.IfMatch) is not { } seen) return Problems.NoVersion();
+        var (isStale, reading) = (false, change.Values.Read(workspace.Style.Current));
+        workspace.Style.Change(now =>
+        {
+            isStale = SeenOf(now) != seen;
+            reading = change.Values.Read(now);
+            return isStale ? null : reading.Style;
+        });
+        if (isStale)
+        {
+            return Problems.Stale("The site's style was changed in another window in the meantime: look at it as it is now, and change it again.",
+                StyleOf(workspace, publisher), change.Values);
+        }
         if (reading.Style is null)
             return Problems.Of(400, reading.Errors[0].Sentence, reading.Errors[0].Field, ("errors", reading.Errors));
-        workspace.Style.Set(StoredStyle.Of(reading.Style));
         events.Send("site", new { workspace.Style.Mark });
         return TypedResults.Ok(StyleOf(workspace, publisher));
     }
@@ -123,25 +136,36 @@ internal static class SiteEndpoints
         var placed = book.PagesByArrangement();
         var sets = workspace.Arrangements.All().Where(row => !placed.Contains(row.Id)).Select(row => book.ArrangementOf(row.Id)).OfType<Arrangement>();
         var places = workspace.Pages.All().SelectMany(p => book.DocumentOf(p).Figures).Select(f => f.Look).Concat(sets.SelectMany(set => set.Shown.Select(_ => set.Look))).CountBy(look => look.NamedId ?? "").ToDictionary();
-        return [.. workspace.Style.Current.Looks.Select(l => new LookOffer(l.Id, l.Name, LookValues.Of(l.Look), places.GetValueOrDefault(l.Id)))];
+        return [.. workspace.Style.Current.Looks.Select(l => new LookOffer(l.Id, l.Name, LookValues.Of(l.Look), places.GetValueOrDefault(l.Id), StyleShelf.MarkOf(StoredLook.Of(l))))];
     }
 
-    private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> SetLook(string id, LookChange change, Workspace workspace, PlanBook book, Events events)
-    {
-        var set = NamedLook.Set(workspace.Style.Current.Looks, id, change.Name, change.Look);
-        return set.Looks is { } looks ? Kept(looks, workspace, book, events) : Problems.Of(400, set.Sentence!, set.Field);
-    }
+    private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> SetLook(string id, LookChange change, HttpRequest request, Workspace workspace, PlanBook book, Events events) =>
+        ChangeLooks(id, change, request, workspace, book, events, looks => NamedLook.Set(looks, id, change.Name, change.Look));
 
-    private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> TakeOutLook(string id, Workspace workspace, PlanBook book, Events events)
+    private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> TakeOutLook(string id, HttpRequest request, Workspace workspace, PlanBook book, Events events)
     {
         if (LooksOf(workspace, book).FirstOrDefault(l => l.Id == id) is { Places: > 0 } used)
             return Problems.Of(409, $"{used.Name} stands on {used.Places} picture(s): give them another look first.");
-        return Kept([.. workspace.Style.Current.Looks.Where(l => l.Id != id)], workspace, book, events);
+        return ChangeLooks(id, null, request, workspace, book, events, looks => new(looks.RemoveAll(l => l.Id == id), null, null));
     }
 
-    private static Ok<IReadOnlyList<LookOffer>> Kept(ImmutableArray<NamedLook> looks, Workspace workspace, PlanBook book, Events events)
+    /// <summary>Changes the looks as they are at that moment: If-Match names the one look as it was seen, If-None-Match: * begins a new one.</summary>
+    private static Results<Ok<IReadOnlyList<LookOffer>>, ProblemHttpResult> ChangeLooks(
+        string id, LookChange? yours, HttpRequest request, Workspace workspace, PlanBook book, Events events, Func<ImmutableArray<NamedLook>, NamedLooks> change)
     {
-        workspace.Style.Set(StoredStyle.Of(workspace.Style.Current with { Looks = looks }));
+        var (seen, isNew) = (Problems.MarkOf(request.Headers.IfMatch), request.Headers.IfNoneMatch == "*");
+        if (seen is null && !isNew) return Problems.NoVersion();
+        var (isStale, set) = (false, new NamedLooks(null, null, null));
+        workspace.Style.Change(style =>
+        {
+            var there = style.Looks.FirstOrDefault(l => l.Id == id);
+            isStale = isNew ? there is not null : there is null || StyleShelf.MarkOf(StoredLook.Of(there)) != seen;
+            set = isStale ? set : change(style.Looks);
+            return set.Looks is { } looks ? style with { Looks = looks } : null;
+        });
+        if (isStale)
+            return Problems.Stale("This look was changed in another window meanwhile, so nothing was done: look at it as it is now, and change it again.", LooksOf(workspace, book), yours);
+        if (set.Looks is null) return Problems.Of(400, set.Sentence!, set.Field);
         events.Send("site", new { workspace.Style.Mark });
         return TypedResults.Ok(LooksOf(workspace, book));
     }
@@ -153,10 +177,18 @@ internal static class SiteEndpoints
         return TypedResults.Ok(new LinkLook(reading.Link?.Written, reading.Repair, reading.Error));
     }
 
+    private static IResult Listen(Events events, Person person, HttpContext context, CancellationToken stop) =>
+        events.Join($"{context.Connection.RemoteIpAddress} {person.Now}") is { } listener
+            ? TypedResults.ServerSentEvents(Sent(listener, stop))
+            : Problems.Of(429, $"At most {Events.MostOfAPerson} windows are told of changes at once: this one asks now and then instead.");
+
     private static async IAsyncEnumerable<System.Net.ServerSentEvents.SseItem<string>> Sent(
-        Events events, [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken stop)
+        Listener listener, [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken stop)
     {
-        yield return new("hello", "hello");
-        await foreach (var sent in events.ListenAsync(stop)) yield return new(sent.Data, sent.Name);
+        using (listener)
+        {
+            yield return new("hello", "hello");
+            await foreach (var sent in listener.AllAsync(stop)) yield return new(sent.Data, sent.Name);
+        }
     }
 }

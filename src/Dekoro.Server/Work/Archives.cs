@@ -7,7 +7,8 @@ namespace Dekoro.Server.Work;
 public sealed class Archives(Fetching fetching, TimeProvider clock)
 {
     private const int MostHeld = 5;
-    private const long MostDescriptionBytes = 20L << 20;
+    /// <summary>Of one description, and of all that one archive gives.</summary>
+    private const long MostDescriptionBytes = 8L << 20, MostBytes = 120L << 20;
     private static readonly TimeSpan HeldFor = TimeSpan.FromMinutes(20), MostTime = TimeSpan.FromMinutes(2);
 
     private readonly ConcurrentDictionary<Uri, (Task<ArchiveCatalogue> Reading, DateTimeOffset Since)> _held = new();
@@ -38,12 +39,25 @@ public sealed class Archives(Fetching fetching, TimeProvider clock)
         try
         {
             // Away from the caller: the first reader may leave, the others still wait for it.
-            return await Task.Run(() => ArchiveReader.ReadAsync(address, BytesAsync, timed.Token), timed.Token);
+            return await Task.Run(() => ArchiveReader.ReadAsync(address, Within(address), timed.Token), timed.Token);
         }
         catch (OperationCanceledException e) when (timed.IsCancellationRequested)
         {
             throw new UnreadableException($"{address.Host} did not give its whole catalogue within {MostTime.TotalMinutes:0} minutes: give the address of a smaller collection.", e);
         }
+    }
+
+    /// <summary>All descriptions of one archive together are held to a budget: an endless one ends.</summary>
+    private FetchBytes Within(Uri archive)
+    {
+        long left = MostBytes;
+        return async (address, stop) =>
+        {
+            if (Interlocked.Read(ref left) <= 0) throw new UnreadableException($"{archive.Host} gives more than the {MostBytes >> 20} MB of descriptions that are read at once: give the address of a smaller collection.");
+            var bytes = await BytesAsync(address, stop);
+            Interlocked.Add(ref left, -bytes.Length);
+            return bytes;
+        };
     }
 
     private async Task<byte[]> BytesAsync(Uri address, CancellationToken stop)

@@ -1,4 +1,5 @@
 using System.Net;
+using System.Net.NetworkInformation;
 using System.Net.Sockets;
 using Dekoro.Imaging;
 using Dekoro.Intake;
@@ -110,9 +111,11 @@ public sealed class Fetching : IDisposable
         var end = context.DnsEndPoint;
         var isAllowed = _allowedHosts.Contains($"{end.Host}:{end.Port}") || _allowedHosts.Contains(end.Host);
         var addresses = await Dns.GetHostAddressesAsync(end.Host, stop);
-        var open = addresses.Where(a => isAllowed || PublicAddresses.IsPublic(a)).ToArray();
+        var open = addresses.Where(a => isAllowed || PublicAddresses.IsPublic(a) && !IsOwn(a)).ToArray();
         if (open.Length == 0)
             throw new NotFetchedException($"{end.Host} lies on this machine's own network, and nothing is fetched from there: save the file and add it, or have the host allowed in the settings.");
+        if (!isAllowed && end.Port is not (80 or 443))
+            throw new NotFetchedException($"{end.Host} is asked at port {end.Port}, where web pages are not served as a rule: save the file and add it, or have the host allowed in the settings.");
         var socket = new Socket(SocketType.Stream, ProtocolType.Tcp) { NoDelay = true };
         try
         {
@@ -124,6 +127,13 @@ public sealed class Fetching : IDisposable
             socket.Dispose();
             throw;
         }
+    }
+
+    /// <summary>A public address of this very machine: what listens there may take a neighbour's word for more.</summary>
+    private static bool IsOwn(IPAddress address)
+    {
+        var plain = address.IsIPv4MappedToIPv6 ? address.MapToIPv4() : address;
+        return NetworkInterface.GetAllNetworkInterfaces().SelectMany(n => n.GetIPProperties().UnicastAddresses).Any(own => own.Address.Equals(plain));
     }
 
     private static NotFetchedException TooLarge(Uri address, long mostBytes) =>

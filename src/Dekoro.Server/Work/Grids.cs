@@ -7,7 +7,7 @@ using Dekoro.Storage;
 namespace Dekoro.Server.Work;
 
 /// <summary>What lies where in the pictures that stand behind words: measured when it is first asked for, and held a while.</summary>
-public sealed class Grids(Workspace workspace)
+public sealed class Grids(Workspace workspace, PixelQueue pixels)
 {
     /// <summary>A grid takes less than 1 MB; a site has few pictures behind words.</summary>
     private const int Most = 100;
@@ -22,7 +22,7 @@ public sealed class Grids(Workspace workspace)
         {
             try
             {
-                return Measure.GridOf(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits);
+                return pixels.Run(token => Measure.GridOf(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, asset.Edits, token));
             }
             catch (RefusedFileException)
             {

@@ -5,6 +5,9 @@ namespace Dekoro.Server.Work;
 /// <summary>Takes a folder in from the command line, with a line for each file.</summary>
 internal static class Importing
 {
+    // Links may lead anywhere, round in circles too.
+    private static readonly EnumerationOptions Below = new() { RecurseSubdirectories = true, IgnoreInaccessible = true, AttributesToSkip = FileAttributes.ReparsePoint };
+
     public static async Task<int> FolderAsync(IServiceProvider services, DirectoryInfo folder, CancellationToken stop)
     {
         if (!folder.Exists)
@@ -14,11 +17,10 @@ internal static class Importing
         }
         var takingIn = services.GetRequiredService<TakingIn>();
         var refused = 0;
-        foreach (var file in folder.EnumerateFiles("*", SearchOption.AllDirectories).OrderBy(f => f.FullName, StringComparer.Ordinal))
+        foreach (var file in folder.EnumerateFiles("*", Below).OrderBy(f => f.FullName, StringComparer.Ordinal))
         {
-            await using var content = file.OpenRead();
             var under = Path.GetRelativePath(folder.FullName, file.DirectoryName!);
-            var taken = await takingIn.TakeAsync(file.Name, content, new Words(Folder: under == "." ? "" : under), stop);
+            var taken = await OneAsync(takingIn, file, under == "." ? "" : under, stop);
             if (taken.IsRefused) refused++;
             Console.WriteLine(taken switch
             {
@@ -29,5 +31,20 @@ internal static class Importing
             });
         }
         return refused > 0 ? 1 : 0;
+    }
+
+    private static async Task<Taken> OneAsync(TakingIn takingIn, FileInfo file, string under, CancellationToken stop)
+    {
+        // A pipe or a device has no length, and reading it might never end.
+        if (file.Length == 0) return new(file.Name, null, Error: "This file is empty (0 bytes), or is no file: it was passed over.");
+        try
+        {
+            await using var content = file.OpenRead();
+            return await takingIn.TakeAsync(file.Name, content, new Words(Folder: under), stop);
+        }
+        catch (Exception e) when (e is UnauthorizedAccessException or IOException)
+        {
+            return new(file.Name, null, Error: "This file cannot be read: see whether you may open it, then import it again.");
+        }
     }
 }

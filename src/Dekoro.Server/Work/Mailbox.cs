@@ -4,7 +4,8 @@ namespace Dekoro.Server.Work;
 
 /// <summary>A mail waiting in the mailbox.</summary>
 /// <param name="Id">Stays the same while the file does.</param>
-public sealed record MailLine(string Id, string Subject, string From, DateTimeOffset? Date, int Pictures);
+/// <param name="Bytes">Of all of it: what is in it is read when it is opened.</param>
+public sealed record MailLine(string Id, string Subject, string From, DateTimeOffset? Date, long Bytes);
 
 /// <summary>A folder of mails as a mail program or server drops them; read, never changed.</summary>
 public sealed class Mailbox(Places places)
@@ -19,8 +20,8 @@ public sealed class Mailbox(Places places)
             try
             {
                 using var file = File.OpenRead(path);
-                var read = MailReader.Read(file);
-                lines.Add(new(id, read.Title, read.From, read.Date, read.Pictures.Length));
+                var (title, from, date) = MailReader.Headers(file);
+                lines.Add(new(id, title, from, date, file.Length));
             }
             catch (Exception e) when (e is UnreadableException or IOException)
             {

@@ -19,10 +19,18 @@ namespace Dekoro.Server.Work;
 public sealed record PendingPicture(Asset Asset, bool WasThere, string? Note, KeepBox? Keep = null, Edits? Edits = null);
 
 /// <summary>What was read from elsewhere and waits for a person's yes.</summary>
-/// <param name="Words">Figures name assets, of the library or of <paramref name="Pictures"/>.</param>
+/// <param name="Words">Its words, each picture at its place under the id it would have in the library.</param>
+/// <param name="Waiting">Pictures that lie with somebody else's server, which is not asked unbidden.</param>
 public sealed record Pending(
     string Id, ProposalKind Kind, string Title, string From, DateTimeOffset? Date, Document Words,
-    ImmutableArray<PendingPicture> Pictures, ImmutableArray<LeftOut> LeftOut);
+    ImmutableArray<PendingPicture> Pictures, ImmutableArray<LeftOut> LeftOut, ImmutableArray<FoundPicture> Waiting)
+{
+    /// <summary>The words as they were read, with the picture that each key of theirs names, as far as it is here.</summary>
+    internal (Document Words, ImmutableDictionary<string, string> AssetByKey) Read { get; init; } = (Document.Empty, ImmutableDictionary<string, string>.Empty);
+
+    /// <summary>The files of its pictures, which nobody else's letting go takes.</summary>
+    internal ImmutableArray<IDisposable> Claims { get; init; } = [];
+}
 
 /// <summary>Holds what was read from elsewhere until it is kept or let go; a restart lets all of it go.</summary>
 public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching fetching, Versions versions)
@@ -32,30 +40,61 @@ public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching f
     private readonly ConcurrentDictionary<string, Pending> _pending = new();
     private readonly ConcurrentQueue<string> _order = new();
 
-    /// <summary>Brings the pictures of a proposal here, from its bytes or from their addresses, and measures them.</summary>
+    /// <summary>
+    /// Brings the pictures of a proposal here, from its bytes or from their addresses, and measures them. What a mail only names stays with
+    /// its sender's server, which would learn that the mail was read: <see cref="FetchWaitingAsync"/> brings it when a person asks.
+    /// </summary>
     public async Task<Pending> BringAsync(Proposal proposal, CancellationToken stop)
     {
-        var brought = new (FoundPicture Found, PendingPicture? Picture, string? Error)[proposal.Pictures.Length];
-        await Parallel.ForAsync(0, brought.Length, new ParallelOptions { MaxDegreeOfParallelism = 4, CancellationToken = stop }, async (i, token) =>
-        {
-            var found = proposal.Pictures[i];
-            var (asset, taken) = await OneAsync(found, token);
-            var there = asset ?? (taken.Id is { } id ? workspace.Assets.Find(id) : null);
-            var note = asset is null ? taken.Note : takingIn.NoteOf(asset, taken.Note);
-            brought[i] = (found, there is null ? null : new(there, WasThere: asset is null, note, found.Keep, found.Edits), taken.Error);
-        });
-        var byKey = brought.Where(b => b.Picture is not null).ToDictionary(b => b.Found.Key, b => b.Picture!);
-        // The same bytes twice in one mail are one picture.
-        var bySha = byKey.Values.GroupBy(p => p.Asset.KeptSha256).ToDictionary(g => g.Key, g => g.First());
-        var pending = new Pending(
-            RandomNumberGenerator.GetHexString(12, lowercase: true), proposal.Kind, proposal.Title, proposal.From, proposal.Date,
-            Inserting.WithPictures(proposal.Words, key => byKey.TryGetValue(key, out var p) ? bySha[p.Asset.KeptSha256].Asset.Id : null),
-            [.. brought.Select(b => b.Picture).OfType<PendingPicture>().DistinctBy(p => p.Asset.KeptSha256)],
-            [.. proposal.LeftOut, .. brought.Where(b => b.Picture is null).Select(b => new LeftOut(b.Found.FileName, b.Error ?? "It could not be read."))]);
+        var waiting = proposal.Kind == ProposalKind.Mail ? proposal.Pictures.Where(p => p.Content is PictureContent.Remote).ToImmutableArray() : [];
+        var empty = new Pending(RandomNumberGenerator.GetHexString(12, lowercase: true), proposal.Kind, proposal.Title, proposal.From, proposal.Date,
+            Document.Empty, [], proposal.LeftOut, waiting)
+        { Read = (proposal.Words, ImmutableDictionary<string, string>.Empty) };
+        var pending = await WithAsync(empty, [.. proposal.Pictures.Except(waiting)], stop);
         _pending[pending.Id] = pending;
         _order.Enqueue(pending.Id);
         while (_order.Count > MostPending && _order.TryDequeue(out var oldest)) LetGo(oldest);
         return pending;
+    }
+
+    /// <summary>Fetches what a mail only names, because a person asked for it.</summary>
+    public async Task<Pending> FetchWaitingAsync(Pending pending, CancellationToken stop)
+    {
+        var fetched = await WithAsync(pending with { Waiting = [] }, pending.Waiting, stop);
+        if (!_pending.TryUpdate(pending.Id, fetched, pending)) foreach (var claim in fetched.Claims.Except(pending.Claims)) claim.Dispose();
+        return _pending.GetValueOrDefault(pending.Id, fetched);
+    }
+
+    private async Task<Pending> WithAsync(Pending pending, ImmutableArray<FoundPicture> pictures, CancellationToken stop)
+    {
+        var brought = new (FoundPicture Found, PendingPicture? Picture, string? Error, IDisposable? Claim)[pictures.Length];
+        try
+        {
+            await Parallel.ForAsync(0, brought.Length, new ParallelOptions { MaxDegreeOfParallelism = 4, CancellationToken = stop }, async (i, token) =>
+            {
+                var read = await OneAsync(pictures[i], token);
+                var there = read.Asset ?? (read.Taken.Id is { } id ? workspace.Assets.Find(id) : null);
+                var note = read.Asset is null ? read.Taken.Note : takingIn.NoteOf(read.Asset, read.Taken.Note);
+                brought[i] = (pictures[i], there is null ? null : new(there, WasThere: read.Asset is null, note, pictures[i].Keep, pictures[i].Edits), read.Taken.Error, read.Claim);
+            });
+        }
+        catch
+        {
+            foreach (var (_, _, _, claim) in brought) claim?.Dispose();
+            throw;
+        }
+        // The same bytes twice in one mail are one picture.
+        var all = pending.Pictures.Concat(brought.Select(b => b.Picture).OfType<PendingPicture>()).DistinctBy(p => p.Asset.KeptSha256).ToImmutableArray();
+        var bySha = all.ToDictionary(p => p.Asset.KeptSha256, p => p.Asset.Id);
+        var byKey = pending.Read.AssetByKey.AddRange(brought.Where(b => b.Picture is not null).Select(b => KeyValuePair.Create(b.Found.Key, bySha[b.Picture!.Asset.KeptSha256])));
+        return pending with
+        {
+            Words = Inserting.WithPictures(pending.Read.Words, byKey.GetValueOrDefault),
+            Pictures = all,
+            LeftOut = [.. pending.LeftOut, .. brought.Where(b => b.Picture is null).Select(b => new LeftOut(b.Found.FileName, b.Error ?? "It could not be read."))],
+            Read = (pending.Read.Words, byKey),
+            Claims = [.. pending.Claims, .. brought.Select(b => b.Claim).OfType<IDisposable>()],
+        };
     }
 
     public Pending? Find(string id) => _pending.GetValueOrDefault(id);
@@ -89,12 +128,10 @@ public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching f
     public void LetGo(string id)
     {
         if (!_pending.TryRemove(id, out var pending)) return;
-        var others = _pending.Values.SelectMany(p => p.Pictures).Select(p => p.Asset.KeptSha256).ToHashSet();
-        foreach (var hash in pending.Pictures.Select(p => p.Asset.KeptSha256).Where(h => !others.Contains(h) && workspace.Assets.FindByHash(h) is null))
-            workspace.Files.Forget(hash);
+        foreach (var claim in pending.Claims) claim.Dispose();
     }
 
-    private async Task<(Asset? Asset, Taken Taken)> OneAsync(FoundPicture found, CancellationToken stop)
+    private async Task<ReadIn> OneAsync(FoundPicture found, CancellationToken stop)
     {
         try
         {
@@ -108,7 +145,7 @@ public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching f
         }
         catch (NotFetchedException e)
         {
-            return (null, new(found.FileName, null, Error: e.Message));
+            return new(null, new(found.FileName, null, Error: e.Message));
         }
     }
 }

@@ -30,6 +30,9 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     /// <summary>Name of the setting that holds which other files the public site was last made with.</summary>
     private const string PublishedFiles = "published-files";
 
+    /// <summary>Name of the setting that holds what is about to go live: written before, taken out with what is recorded after.</summary>
+    private const string GoingLive = "going-live";
+
     /// <summary>So far ahead, and so often, the public site becomes another by itself before it has to be published again.</summary>
     private const int MostDaysAhead = 400, MostChangesAhead = 60;
 
@@ -61,9 +64,10 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         var facts = book.Facts();
         var plans = PlansOf(book.PublicPages(), facts);
         var assets = AssetsOf(plans);
-        var missing = plans.SelectMany(p => p.Figures.Values).SelectMany(f => f.Files).Distinct()
-            .Where(file => !file.IsUnchanged && !File.Exists(maker.PathOf(maker.NameOf(assets[file.AssetId], file)))).ToList();
-        return (missing.Select(f => f.AssetId).Distinct().Count(), missing.Count);
+        var byName = plans.SelectMany(p => p.Figures.Values).SelectMany(f => f.Files).Distinct().Where(file => !file.IsUnchanged)
+            .Select(file => (Name: maker.NameOf(assets[file.AssetId], file), file.AssetId)).DistinctBy(f => f.Name).ToDictionary(f => f.Name, f => f.AssetId);
+        var missing = maker.Missing(byName.Keys);
+        return (missing.Select(name => byName[name]).Distinct().Count(), missing.Count);
     }
 
     /// <summary>A file beside the pages.</summary>
@@ -91,7 +95,36 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     /// <summary>Addresses beside the pages, those of arrangements that sites elsewhere show among them, each with a name for what is there.</summary>
     private Dictionary<string, string> Contents(IEnumerable<BesideFile> files) => files.Select(f => (f.Address, f.Content)).Concat(ShownElsewhere()).ToDictionary(f => f.Address, f => f.Content);
 
-    public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop)
+    /// <summary>What went live.</summary>
+    /// <param name="Content">What each page was made from, by its id.</param>
+    /// <param name="Beside">Addresses beside the pages, each with a name for what is there.</param>
+    /// <param name="Job">Whose work it was; empty for nobody's.</param>
+    private sealed record Going(Release Release, IReadOnlyDictionary<string, string> Content, IReadOnlyDictionary<string, string> Beside, string Job);
+
+    /// <summary>Writes down what went live where a program that was ended in that very moment did not.</summary>
+    /// <returns>The job that had come to its end; null for none.</returns>
+    public string? FinishWhatWentLive()
+    {
+        if (workspace.Settings.Get(GoingLive) is not { } json) return null;
+        var going = Json.Read<Going>(json);
+        if (live.Release == going.Release.Folder)
+        {
+            Record(going);
+            return going.Job;
+        }
+        workspace.Settings.Remove(GoingLive);
+        return null;
+    }
+
+    private void Record(Going going) => workspace.Pages.MarkPublished(going.Content, clock.GetUtcNow(), c =>
+    {
+        Settings.Set(c, PublishedFiles, Json.Write(going.Beside));
+        Releases.Add(c, going.Release);
+        Settings.Remove(c, GoingLive);
+    });
+
+    /// <param name="job">Whose work it is; empty for nobody's.</param>
+    public async Task<Published> PublishAsync(IProgress<PublishProgress> progress, CancellationToken stop, string job = "")
     {
         await _one.WaitAsync(stop);
         try
@@ -113,12 +146,13 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
                 later.Add(new(days.StartOf(day), standing.Concat(then.Files).DistinctBy(f => f.Key).ToDictionary()));
             }
             progress.Report(new(files.Count, files.Count, "Writing the pages."));
-            var (release, written) = live.GoLive(files, later);
-            workspace.Pages.MarkPublished(content, clock.GetUtcNow());
-            workspace.Settings.Set(PublishedFiles, Json.Write(today.Beside));
-            var bytes = files.Values.Sum(f => f.Bytes);
-            workspace.Releases.Add(new(release, clock.GetUtcNow(), files.Count, bytes));
-            return new(release, rows.Count, made, written, files.Count, bytes, FirstOf(ahead));
+            var site = live.Write(files, later);
+            stop.ThrowIfCancellationRequested();
+            var going = new Going(new(site.Release, clock.GetUtcNow(), files.Count, files.Values.Sum(f => f.Bytes)), content, today.Beside, job);
+            workspace.Settings.Set(GoingLive, Json.Write(going));
+            live.Serve(site);
+            Record(going);
+            return new(site.Release, rows.Count, made, site.Written, files.Count, going.Release.Bytes, FirstOf(ahead));
         }
         finally
         {
@@ -168,12 +202,15 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         var facts = book.Facts();
         var plans = pages.Select(p => PagePlanner.Plan(p, facts)).ToList();
         var assets = AssetsOf(plans);
-        var made = await MakeAsync(plans, assets, progress, stop);
+        var made = await MakeAsync(plans, assets, progress, stop, isThorough: true);
         var files = new SortedDictionary<string, SiteFile>(StringComparer.Ordinal);
-        foreach (var file in plans.SelectMany(p => p.Figures.Values).SelectMany(FilesToOffer))
+        foreach (var picture in plans.SelectMany(p => p.Figures.Values).SelectMany(FilesToOffer).DistinctBy(f => (f.AssetId, maker.NameOf(assets[f.AssetId], f))).GroupBy(f => f.AssetId))
         {
-            var asset = assets[file.AssetId];
-            files["media/" + maker.NameOf(asset, file)] = SiteFile.At(file.IsUnchanged ? workspace.PathOf(asset) : maker.PathOf(maker.NameOf(asset, file)));
+            var asset = assets[picture.Key];
+            var known = workspace.MadeFiles.FindMany([.. picture.Select(f => maker.NameOf(asset, f))]).ToDictionary(m => m.Name);
+            // What each file is was written down when it was made, and was just read again to the end.
+            foreach (var name in picture.Select(f => maker.NameOf(asset, f)))
+                files["media/" + name] = known.TryGetValue(name, out var m) ? new(m.Sha256, m.Bytes, null, maker.PathOf(name)) : SiteFile.At(workspace.PathOf(asset));
         }
         var beside = FilesBeside(plans, facts);
         foreach (var file in beside) files[file.Address] = SiteFile.At(await file.PathAsync());
@@ -210,7 +247,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
     }
 
     private async Task<int> MakeAsync(
-        List<PagePlan> plans, IReadOnlyDictionary<string, Asset> assets, IProgress<PublishProgress> progress, CancellationToken stop)
+        List<PagePlan> plans, IReadOnlyDictionary<string, Asset> assets, IProgress<PublishProgress> progress, CancellationToken stop, bool isThorough = false)
     {
         var ladders = plans.SelectMany(p => p.Figures.Values).SelectMany(f => f.Files).Distinct().ToLookup(f => (f.AssetId, f.Cut));
         var (made, done, all) = (0, 0, ladders.Sum(l => l.Count()));
@@ -218,7 +255,7 @@ public sealed class Publisher(Workspace workspace, PlanBook book, RenditionMaker
         {
             stop.ThrowIfCancellationRequested();
             progress.Report(new(done, all, $"Making the files of {assets[ladder.Key.AssetId].Facts.Words.Title}."));
-            made += await maker.LadderAsync(assets[ladder.Key.AssetId], ladder.Key.Cut, [.. ladder], stop);
+            made += await maker.LadderAsync(assets[ladder.Key.AssetId], ladder.Key.Cut, [.. ladder], stop, isThorough);
             done += ladder.Count();
         }
         return made;

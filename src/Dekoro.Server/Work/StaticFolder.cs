@@ -1,5 +1,6 @@
 using System.Runtime.InteropServices;
 using System.Security.Cryptography;
+using Dekoro.Storage;
 
 namespace Dekoro.Server.Work;
 
@@ -13,29 +14,47 @@ public sealed record SiteFile(string Sha256, long Bytes, byte[]? Content, string
         using var file = File.OpenRead(path);
         return new(Convert.ToHexStringLower(SHA256.HashData(file)), file.Length, null, path);
     }
+
+    /// <summary>Whether the file at a path is this one, by its length or, thoroughly, by its content.</summary>
+    public bool IsAt(string path, bool isThorough = true)
+    {
+        if (new FileInfo(path) is not { Exists: true } there || there.Length != Bytes) return false;
+        if (!isThorough) return true;
+        using var file = there.OpenRead();
+        return Convert.ToHexStringLower(SHA256.HashData(file)) == Sha256;
+    }
 }
 
 /// <summary>Writes the files of a site into a folder. Unchanged files are not written again.</summary>
 public static class StaticFolder
 {
-    /// <param name="sameFrom">An earlier folder whose equal files are shared by hard link.</param>
-    /// <returns>How many files were written.</returns>
-    public static int WriteInto(string folder, IReadOnlyDictionary<string, SiteFile> files, string? sameFrom = null)
+    private const string ListName = ".dekoro-files";
+
+    /// <param name="sameFrom">An earlier folder whose equal files are shared by hard link, but for those that can only be had by publishing.</param>
+    /// <returns>How many files were written that the earlier folder does not have.</returns>
+    public static int WriteInto(string folder, IReadOnlyDictionary<string, SiteFile> files, IFileLayer layer, string? sameFrom = null)
     {
-        var written = 0;
+        var (written, isAny) = (0, false);
         // Pages last: whoever reads the folder meanwhile finds every picture that a page names.
         foreach (var (name, file) in files.OrderBy(f => f.Key.EndsWith(".html", StringComparison.Ordinal)))
         {
             var path = Path.Combine(folder, name);
-            if (IsSame(path, file)) continue;
-            Directory.CreateDirectory(Path.GetDirectoryName(path)!);
-            if (sameFrom is not null && Path.Combine(sameFrom, name) is var before && IsSame(before, file) && Link(before, path) == 0) continue;
+            if (file.IsAt(path)) continue;
+            layer.MakeFolder(Path.GetDirectoryName(path)!);
+            var stoodBefore = sameFrom is not null && file.IsAt(Path.Combine(sameFrom, name));
+            // A page that two releases shared would be damaged in both.
+            if (stoodBefore && file.Content is null && !File.Exists(path) && Link(Path.Combine(sameFrom!, name), path) == 0) continue;
             var beside = path + ".new";
-            if (file.Content is not null) File.WriteAllBytes(beside, file.Content);
-            else File.Copy(file.Source!, beside, overwrite: true);
-            File.Move(beside, path, overwrite: true);
-            written++;
+            using (var to = layer.Create(beside))
+            {
+                if (file.Content is not null) to.Write(file.Content);
+                else using (var from = File.OpenRead(file.Source!)) from.CopyTo(to);
+            }
+            layer.Move(beside, path);
+            isAny = true;
+            if (!stoodBefore) written++;
         }
+        if (isAny) layer.FlushAll(folder);
         return written;
     }
 
@@ -49,23 +68,14 @@ public static class StaticFolder
         string[] before = File.Exists(list) ? File.ReadAllLines(list) : [];
         // Named before anything is written: an export that breaks off is still known for ours.
         File.WriteAllLines(list, before.Union(files.Keys).Order(StringComparer.Ordinal));
-        var written = WriteInto(folder, files);
+        var written = WriteInto(folder, files, DiskLayer.Instance);
         foreach (var name in before.Where(n => !files.ContainsKey(n) && IsInside(n))) File.Delete(Path.Combine(folder, name));
         File.WriteAllLines(list, files.Keys.Order(StringComparer.Ordinal));
         return written;
     }
 
-    private const string ListName = ".dekoro-files";
-
     /// <summary>The list lies where others may write: a name that leads out of the folder is not followed.</summary>
-    private static bool IsInside(string name) => name.Length > 0 && !Path.IsPathRooted(name) && !name.Split('/', '\\').Contains("..");
-
-    private static bool IsSame(string path, SiteFile file)
-    {
-        if (!File.Exists(path) || new FileInfo(path).Length != file.Bytes) return false;
-        using var there = File.OpenRead(path);
-        return Convert.ToHexStringLower(SHA256.HashData(there)) == file.Sha256;
-    }
+    internal static bool IsInside(string name) => name.Length > 0 && !Path.IsPathRooted(name) && !name.Split('/', '\\').Contains("..");
 
     [DllImport("libc", EntryPoint = "link", CharSet = CharSet.Ansi, BestFitMapping = false, ThrowOnUnmappableChar = true)]
     private static extern int Link([MarshalAs(UnmanagedType.LPUTF8Str)] string from, [MarshalAs(UnmanagedType.LPUTF8Str)] string to);

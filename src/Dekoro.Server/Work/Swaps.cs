@@ -11,10 +11,33 @@ public sealed class Swaps(Workspace workspace, PlanBook book, Events events, Per
     /// <returns>The pages that show it; null where something was changed at the same moment, and nothing was done.</returns>
     public int? Carry(string from, string to, IReadOnlyCollection<(PageRow Page, string BlockId, string? Alt)> places)
     {
+        var swap = Prepare(from, to, places);
+        if (!workspace.Database.Write(c => swap.Save(c, person.Now, clock.GetUtcNow()))) return null;
+        Tell(swap);
+        return places.DistinctBy(p => p.Page.Id).Count();
+    }
+
+    /// <summary>The drafts and arrangements as they would be, each from the version at which it was read.</summary>
+    public sealed record Prepared(
+        IReadOnlyCollection<(string Id, long Version, string Draft)> Drafts, IReadOnlyCollection<(string Id, long Version, string Content)> Arrangements)
+    {
+        /// <returns>False where one of them is no longer at its version; then none is changed.</returns>
+        public bool Save(Microsoft.Data.Sqlite.SqliteConnection c, string by, DateTimeOffset now) => Pages.SaveDrafts(c, Drafts, by, now, Arrangements);
+    }
+
+    /// <summary>Tells every open tool what has changed.</summary>
+    public void Tell(Prepared swap)
+    {
+        foreach (var (id, version, _) in swap.Drafts) events.Send("page", new { id, version = version + 1 });
+        foreach (var (id, version, _) in swap.Arrangements) events.Send("arrangement", new { id, version = version + 1 });
+    }
+
+    /// <summary>Works a swap out without keeping it.</summary>
+    public Prepared Prepare(string from, string to, IReadOnlyCollection<(PageRow Page, string BlockId, string? Alt)> places)
+    {
         var inSets = new Dictionary<string, Dictionary<(string ItemId, bool IsStep), string?>>();
         var drafts = new List<(string Id, long Version, string Draft)>();
-        var pages = places.GroupBy(p => p.Page.Id).ToList();
-        foreach (var onPage in pages)
+        foreach (var onPage in places.GroupBy(p => p.Page.Id))
         {
             var (page, document) = (onPage.First().Page, book.DocumentOf(onPage.First().Page));
             var alts = onPage.ToDictionary(p => p.BlockId, p => p.Alt);
@@ -27,9 +50,6 @@ public sealed class Swaps(Workspace workspace, PlanBook book, Events events, Per
             if (alts.Count > 0) drafts.Add((page.Id, page.Version, DocumentWriter.Write(Swapping.Swap(document, from, to, alts)).ToJsonString()));
         }
         var sets = inSets.Select(s => (Row: workspace.Arrangements.Find(s.Key)!, Set: Swapping.Swap(book.ArrangementOf(s.Key)!, to, s.Value))).ToList();
-        if (!workspace.Pages.SaveDrafts(drafts, person.Now, clock.GetUtcNow(), [.. sets.Select(s => (s.Row.Id, s.Row.Version, ArrangementValues.Of(s.Set).Write()))])) return null;
-        foreach (var (id, version, _) in drafts) events.Send("page", new { id, version = version + 1 });
-        foreach (var (row, _) in sets) events.Send("arrangement", new { id = row.Id, version = row.Version + 1 });
-        return pages.Count;
+        return new(drafts, [.. sets.Select(s => (s.Row.Id, s.Row.Version, ArrangementValues.Of(s.Set).Write()))]);
     }
 }

@@ -18,11 +18,21 @@ public sealed record Taken(string Name, string? Id, bool WasThere = false, strin
     public bool IsRefused => Id is null && DownloadId is null;
 }
 
-/// <summary>Takes files into the library: received, recognised, cleaned, probed, measured, recorded.</summary>
-public sealed class TakingIn(Workspace workspace, Events events, TimeProvider clock, Person person)
+/// <summary>A file that was read and not yet recorded: nobody else's letting go takes it until it is disposed of.</summary>
+/// <param name="Asset">Null where it was refused or was there before.</param>
+public sealed record ReadIn(Asset? Asset, Taken Taken, IDisposable? Claim = null) : IDisposable
 {
-    /// <summary>Decoding is what costs memory; receiving may go on beside it.</summary>
-    private readonly SemaphoreSlim _decoding = new(Environment.ProcessorCount);
+    public void Dispose() => Claim?.Dispose();
+}
+
+/// <summary>Takes files into the library: received, recognised, cleaned, probed, measured, recorded.</summary>
+public sealed class TakingIn(Workspace workspace, PixelQueue pixels, Events events, TimeProvider clock, Person person)
+{
+    /// <summary>Said where a file does not find room on the disk.</summary>
+    public const string NoRoom = "The disk is full, so this file was not kept; everything added before is safe. Free some space, then try it again.";
+
+    /// <summary>Said before anything is sent, while drafts still have room.</summary>
+    public const string LittleRoom = "The disk is nearly full: what is left of it is held free for drafts, so no files are added just now. Free some space, then try it again.";
 
     private const int MostTitleFromAlt = 80;
     private const string CleanedEnding = ".clean";
@@ -31,39 +41,31 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
     /// <param name="words">What is known of it; what is empty is taken from the file.</param>
     public async Task<Taken> TakeAsync(string givenName, Stream content, Words words, CancellationToken stop)
     {
-        var (asset, taken) = await ReadAsync(givenName, content, words, stop, keepsOthers: true);
-        return asset is null ? taken : Record(asset, taken);
+        using var read = await ReadAsync(givenName, content, words, stop, keepsOthers: true);
+        return read.Asset is null ? read.Taken : Record(read.Asset, read.Taken);
     }
 
-    /// <summary>All but the record: received, cleaned, probed, measured, its file kept. <see cref="Record"/> it, or let it lie.</summary>
+    /// <summary>All but the record: received, cleaned, probed, measured, its file kept. <see cref="Record"/> it, or dispose of it.</summary>
     /// <param name="keepsOthers">What is no picture but of a known kind is kept at once, as a file to link to.</param>
-    /// <returns>No asset where it was refused or was there before.</returns>
-    public async Task<(Asset? Asset, Taken Taken)> ReadAsync(string givenName, Stream content, Words words, CancellationToken stop, bool keepsOthers = false)
+    public async Task<ReadIn> ReadAsync(string givenName, Stream content, Words words, CancellationToken stop, bool keepsOthers = false)
     {
         var name = NameOf(givenName);
+        if (!workspace.HasRoom) return new(null, new(name, null, Error: LittleRoom));
         StoredFile? received = null;
         try
         {
             received = await workspace.Files.ReceiveAsync(content, keepsOthers ? Limits.MostDownloadBytes : Limits.MostFileBytes, stop);
-            if (workspace.Assets.FindByHash(received.Sha256) is { } same) return (null, Known(name, same));
-            if (keepsOthers && TypeOf(received, name) is { } type) return (null, RecordDownload(name, received, type, words));
-            await _decoding.WaitAsync(stop);
-            try
-            {
-                return await Task.Run(() => Inspected(name, received, words, stop), stop);
-            }
-            finally
-            {
-                _decoding.Release();
-            }
+            if (workspace.Assets.FindByHash(received.Sha256) is { } same) return new(null, Known(name, same));
+            if (keepsOthers && TypeOf(received, name) is { } type) return new(null, RecordDownload(name, received, type, words));
+            return await pixels.RunAsync(PixelWork.Asked, token => Inspected(name, received, words, token), stop);
         }
         catch (RefusedFileException e)
         {
-            return (null, new(name, null, Error: e.Message));
+            return new(null, new(name, null, Error: e.Message));
         }
-        catch (IOException e) when (IsFull(e))
+        catch (IOException e) when (DurableWrites.IsFull(e))
         {
-            return (null, new(name, null, Error: "The disk is full, so this file was not kept; everything added before is safe. Free some space, then try it again."));
+            return new(null, new(name, null, Error: NoRoom));
         }
         finally
         {
@@ -95,11 +97,12 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         if (received.Bytes > Limits.MostDownloadBytes) throw new RefusedFileException(Limits.DownloadTooLarge);
         if (workspace.Downloads.FindByHash(received.Sha256) is { } same)
         {
-            if (same.AwaySince is not null) workspace.Downloads.SetAway(same.Id, null);
+            if (same.AwaySince is not null) workspace.Downloads.PutBack(same.Id);
             return new(name, null, WasThere: true, DownloadId: same.Id);
         }
         var title = FileNames.SuggestTitle(name) is { Length: > 0 } suggested ? suggested : Path.GetFileNameWithoutExtension(name);
         var facts = new Download(NewId(), name, type, received.Bytes, words.Title.Length > 0 ? words.Title : title.Length > 0 ? title : name, words.Description, words.Folder, HasOwnAddress: false);
+        using var claim = Claim(received.Sha256);
         workspace.Files.Keep(received);
         try
         {
@@ -122,7 +125,6 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         try
         {
             workspace.Assets.Add(asset with { AddedBy = person.Now });
-            workspace.OwnColumns.AddThoseOf(asset.Facts.Words.Own);
         }
         catch (Microsoft.Data.Sqlite.SqliteException e) when (e.SqliteErrorCode == 19 && workspace.Assets.FindByHash(asset.Sha256) is { } other)
         {
@@ -139,22 +141,33 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
             ? $"{note} It looks like “{found.Facts.Words.Title}”, which is in the library.".Trim()
             : note;
 
-    private (Asset? Asset, Taken Taken) Inspected(string name, StoredFile received, Words given, CancellationToken stop)
+    private IDisposable Claim(string sha256) => workspace.Files.Claim(sha256, () => workspace.Assets.IsKept(sha256));
+
+    private ReadIn Inspected(string name, StoredFile received, Words given, CancellationToken stop)
     {
         PictureFormat format;
         using (var file = File.OpenRead(received.Path)) format = Probe.FormatOf(file);
         var (kept, note) = format == PictureFormat.Svg ? Cleaned(received) : (received, null);
         // What is kept of an SVG is the cleaned file; both hashes recognise it.
-        if (kept != received && workspace.Assets.FindByHash(kept.Sha256) is { } same) return (null, Known(name, same));
+        if (kept != received && workspace.Assets.FindByHash(kept.Sha256) is { } same) return new(null, Known(name, same));
         var probed = Probe.Read(kept.Path, format);
         var measured = Measure.Read(kept.Path, probed, stop);
         var id = NewId();
         var facts = new PictureFacts(id, name, format, probed.Size, probed.HasAlpha, probed.Frames, kept.Bytes, measured.Bytes, measured.Sharpness, measured.KeepGuess,
             WordsOf(name, given, probed.Embedded));
         if (measured.IsDoubtful) note = "Parts of this file may be damaged: look at it before you place it, and copy it again if they are.";
-        workspace.Files.Keep(kept);
-        return (new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1,
-            probed.Size, Edits.None, measured.Look, Colours: measured.Colours), new(name, id, Note: note));
+        var claim = Claim(kept.Sha256);
+        try
+        {
+            workspace.Files.Keep(kept);
+        }
+        catch
+        {
+            claim.Dispose();
+            throw;
+        }
+        return new(new Asset(facts, received.Sha256, kept.Sha256, probed.Colour, KeepByHand: false, probed.Embedded.TakenOn, clock.GetUtcNow(), 1,
+            probed.Size, Edits.None, measured.Look, Colours: measured.Colours), new(name, id, Note: note), claim);
     }
 
     /// <summary>What is given stands; the rest is taken from inside the file, and the title at last from its name.</summary>
@@ -180,9 +193,7 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         {
             using var file = File.OpenRead(received.Path);
             var (bytes, tookOut) = SvgCleaner.Clean(file);
-            var path = received.Path + CleanedEnding;
-            File.WriteAllBytes(path, bytes);
-            return (new(Convert.ToHexStringLower(SHA256.HashData(bytes)), bytes.Length, path),
+            return (workspace.Files.Derive(received, CleanedEnding, bytes),
                 tookOut ? "Scripts or links to other files were taken out of this SVG; what it draws was kept." : null);
         }
         catch (XmlException)
@@ -196,7 +207,4 @@ public sealed class TakingIn(Workspace workspace, Events events, TimeProvider cl
         var name = new string([.. given[(given.LastIndexOfAny(['/', '\\']) + 1)..].Where(c => !char.IsControl(c))]).Trim();
         return name.Length switch { 0 => "unnamed", > 200 => name[^200..], _ => name };
     }
-
-    /// <summary>ENOSPC or EDQUOT, as .NET reports them on Linux.</summary>
-    private static bool IsFull(IOException e) => (e.HResult & 0xFFFF) is 28 or 122 || e.Message.Contains("No space left", StringComparison.Ordinal);
 }

@@ -6,7 +6,7 @@ using Dekoro.Storage;
 namespace Dekoro.Server.Work;
 
 /// <summary>Makes versions of pictures: measured on their pixels, recorded, used everywhere.</summary>
-public sealed class Versions(Workspace workspace, TimeProvider clock)
+public sealed class Versions(Workspace workspace, PixelQueue pixels, TimeProvider clock)
 {
     /// <param name="keep">The keep area in the edited picture; null lets a guess stand in.</param>
     /// <param name="replaces">The version of which this is a later state; null makes a new one.</param>
@@ -14,7 +14,7 @@ public sealed class Versions(Workspace workspace, TimeProvider clock)
     /// <exception cref="RefusedFileException">The pixels do not decode.</exception>
     public int? Use(Asset asset, Edits edits, KeepBox? keep, bool keepByHand, int? replaces = null, CancellationToken stop = default)
     {
-        var measured = Measure.Read(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, edits, stop);
+        var measured = pixels.Run(token => Measure.Read(workspace.PathOf(asset), asset.Facts.Format, asset.OriginalSize, edits, token), stop);
         var now = clock.GetUtcNow();
         return workspace.Editions.Use(asset, new Edition(0, edits, edits.SizeOf(asset.OriginalSize), measured.Bytes, measured.Sharpness, keep ?? measured.KeepGuess, keep is not null && keepByHand, now), replaces, now);
     }

@@ -1,3 +1,4 @@
+import { follow, type Told } from './line';
 import { queryClient } from './queries';
 import type { Schemas } from './client';
 
@@ -7,6 +8,8 @@ type Sent = {
   page: { id: string; version: number };
   arrangement: { id: string; version: number };
   job: Schemas['Job'];
+  /** Events may have been missed: what is shown is to be asked for anew. */
+  again: null;
 };
 type Listener<K extends keyof Sent> = (data: Sent[K]) => void;
 const listeners: { [K in keyof Sent]: Set<Listener<K>> } = {
@@ -15,6 +18,7 @@ const listeners: { [K in keyof Sent]: Set<Listener<K>> } = {
   page: new Set(),
   arrangement: new Set(),
   job: new Set(),
+  again: new Set(),
 };
 
 /** Hears of one kind of event until the returned function is called. */
@@ -23,8 +27,12 @@ export function on<K extends keyof Sent>(kind: K, listener: Listener<K>) {
   return () => void listeners[kind].delete(listener);
 }
 
+const tell = <K extends keyof Sent>(kind: K, data: Sent[K]) => listeners[kind].forEach((listener) => listener(data));
+
 const restMs = 400;
 const mostMs = 2000;
+/** While there is no line, what is shown is asked for so often. */
+const pollMs = 15_000;
 
 /** Asks again once nothing more comes for a moment: while a thing is worked on, what is told of the whole site would hold up what is told of it. */
 function afterRest(ask: (...keys: string[]) => void) {
@@ -44,32 +52,39 @@ function afterRest(ask: (...keys: string[]) => void) {
   };
 }
 
-/** What the server says has changed is asked for again; a line that broke is taken up again by the browser. */
+const again = (...keys: string[]) => keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }));
+const againSoon = afterRest(again);
+
+/** What the server says has changed is asked for again. */
+function heard(name: string, text: string) {
+  const data = JSON.parse(text);
+  if (name === 'library') again('files', 'publish');
+  else if (name === 'site') again('site', 'pages', 'publish');
+  else if (name === 'pages') again('pages', 'publish');
+  else if (name === 'page') againSoon('pages', 'publish');
+  else if (name === 'arrangement') againSoon('arrangements', 'pages', 'publish');
+  else if (name === 'job' && data.state !== 'running') again('pages', 'publish', 'site');
+  if (name in listeners) tell(name as 'job', data);
+}
+
+function askAnew() {
+  void queryClient.invalidateQueries();
+  tell('again', null);
+}
+
+/** One line for all windows of this browser, so that many windows do not use up what it opens to one server; where that is not to be had, one of its own. */
 export function listen() {
-  const source = new EventSource('/api/events');
-  const again = (...keys: string[]) => keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }));
-  const againSoon = afterRest(again);
-  source.addEventListener('library', (event) => {
-    again('files', 'publish');
-    listeners.library.forEach((listener) => listener(JSON.parse(event.data)));
-  });
-  source.addEventListener('site', (event) => {
-    again('site', 'pages', 'publish');
-    listeners.site.forEach((listener) => listener(JSON.parse(event.data)));
-  });
-  source.addEventListener('pages', () => again('pages', 'publish'));
-  source.addEventListener('page', (event) => {
-    againSoon('pages', 'publish');
-    listeners.page.forEach((listener) => listener(JSON.parse(event.data)));
-  });
-  source.addEventListener('arrangement', (event) => {
-    againSoon('arrangements', 'pages', 'publish');
-    listeners.arrangement.forEach((listener) => listener(JSON.parse(event.data)));
-  });
-  source.addEventListener('job', (event) => {
-    const job = JSON.parse(event.data) as Schemas['Job'];
-    if (job.state !== 'running') again('pages', 'publish', 'site');
-    listeners.job.forEach((listener) => listener(job));
-  });
-  return () => source.close();
+  let poll = 0;
+  const take = (told: Told) => {
+    if (told.kind === 'event') return heard(told.name, told.data);
+    clearInterval(poll);
+    if (told.isOpen && told.isAgain) askAnew();
+    if (!told.isOpen) poll = window.setInterval(askAnew, pollMs);
+  };
+  if (typeof SharedWorker === 'undefined') return follow(take);
+  const worker = new SharedWorker(new URL('./lineWorker.ts', import.meta.url), { type: 'module', name: 'dekoro' });
+  worker.port.onmessage = (event) => take(event.data as Told);
+  addEventListener('pagehide', () => worker.port.postMessage('leaves'));
+  // Back from where the browser holds pages: it was taken off the list.
+  addEventListener('pageshow', (event) => (event as PageTransitionEvent).persisted && location.reload());
 }

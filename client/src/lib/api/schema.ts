@@ -658,7 +658,7 @@ export interface paths {
             };
         };
         post?: never;
-        /** Takes away an arrangement that no page shows; its pictures stay in the library. */
+        /** Takes away an arrangement that no page shows; it waits, and its pictures stay in the library. */
         delete: {
             parameters: {
                 query?: never;
@@ -716,6 +716,42 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrangements/{id}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts an arrangement back that was taken away. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -2474,6 +2510,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/intake/{id}/fetch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fetches the pictures that a mail only names from where they lie, which tells that server. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalLook"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/archive": {
         parameters: {
             query?: never;
@@ -2934,6 +3008,80 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/quarantine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Files that lie in the data folder and that no record names, newest first. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["QuarantineList"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quarantine/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes such a file into the library again; its words are lost. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    name: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Taken"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -3158,6 +3306,11 @@ export interface components {
         };
         ColumnList: {
             columns: string[];
+            /**
+             * Format: int64
+             * @default 0
+             */
+            version: number;
         };
         Contrast: {
             /** Format: double */
@@ -3693,6 +3846,7 @@ export interface components {
             look: components["schemas"]["LookValues"];
             /** Format: int32 */
             places: number;
+            seen: string;
         };
         LookValues: {
             line?: components["schemas"]["LineStyle"];
@@ -3718,8 +3872,8 @@ export interface components {
             from: string;
             /** Format: date-time */
             date: null | string;
-            /** Format: int32 */
-            pictures: number;
+            /** Format: int64 */
+            bytes: number;
         };
         ManyChange: {
             ids: string[];
@@ -3736,6 +3890,8 @@ export interface components {
         };
         Merge: {
             into: string;
+            /** Format: int64 */
+            intoVersion: number;
         };
         Merged: {
             /** Format: int32 */
@@ -3887,6 +4043,7 @@ export interface components {
             pieces: components["schemas"]["ProposedPiece"][];
             pictures: components["schemas"]["ProposedPicture"][];
             leftOut: components["schemas"]["LeftOut"][];
+            waiting: string[];
         };
         ProposedPicture: {
             file: components["schemas"]["FileItem"];
@@ -3905,6 +4062,7 @@ export interface components {
             changes: number;
             ahead: string[];
             aheadNote: string;
+            damage: string;
         };
         PublishProgress: {
             /** Format: int32 */
@@ -3926,6 +4084,20 @@ export interface components {
             /** Format: int64 */
             bytes: number;
             nextChange: null | string;
+        };
+        QuarantineItem: {
+            name: string;
+            /** Format: int64 */
+            bytes: number;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            goesOn: string;
+        };
+        QuarantineList: {
+            files: components["schemas"]["QuarantineItem"][];
+            /** Format: int32 */
+            waitDays: number;
         };
         ReachOffer: {
             extent: components["schemas"]["Extent"];
@@ -4129,7 +4301,6 @@ export interface components {
         };
         StyleChange: {
             values: components["schemas"]["StyleValues"];
-            seen: string;
         };
         StyleLook: {
             values: components["schemas"]["StyleValues"];

@@ -1,5 +1,6 @@
 <!-- The pictures of an arrangement in their order: dragged or moved by button, switched off, taken out, with their words. -->
 <script lang="ts">
+  import { tick } from 'svelte';
   import ArrowLeft from '@lucide/svelte/icons/arrow-left';
   import ArrowRight from '@lucide/svelte/icons/arrow-right';
   import X from '@lucide/svelte/icons/x';
@@ -27,6 +28,8 @@
   const orders = { name: 'name', date: 'date', shape: 'shape' } as const;
 
   function press(event: MouseEvent, id: string) {
+    // Dragging takes the press before it gives the focus: keys would go to what was chosen before.
+    (event.currentTarget as HTMLElement).focus();
     const all = opened.wish!.items.map((one) => one.id);
     if (event.shiftKey) choosing.range(all, id);
     else if (event.ctrlKey || event.metaKey) choosing.turn(id);
@@ -37,9 +40,19 @@
     }
   }
 
+  /** The focus goes on to the next that stays: the key pressed again means that one. */
+  async function takeOut(ids: ReadonlySet<string>, from: string) {
+    const all = opened.wish!.items.map((one) => one.id);
+    const at = all.indexOf(from);
+    const next = [...all.slice(at), ...all.slice(0, at).reverse()].find((one) => !ids.has(one));
+    opened.takeOut(ids);
+    await tick();
+    if (next) scroller?.querySelector<HTMLElement>(`[data-picture="${CSS.escape(next)}"]`)?.focus();
+  }
+
   function keys(event: KeyboardEvent, id: string) {
     if (event.key === ' ') choosing.turn(id);
-    else if (event.key === 'Delete' && !follows) opened.takeOut(choosing.ids.size > 0 ? choosing.ids : new Set([id]));
+    else if (event.key === 'Delete' && !follows) void takeOut(choosing.ids.size > 0 ? choosing.ids : new Set([id]), id);
     else return;
     event.preventDefault();
   }

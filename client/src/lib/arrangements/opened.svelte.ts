@@ -4,6 +4,7 @@ import { keepAll } from '$lib/intake/keepAll';
 import { Choosing } from '$lib/library/choosing.svelte';
 import { uploads } from '$lib/library/uploads.svelte';
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
+import { newName } from '$lib/desk/copies';
 
 type Values = Schemas['ArrangementValues'];
 export type GalleryValues = Schemas['GalleryValues'];
@@ -13,6 +14,8 @@ export type Item = Schemas['ItemValues'];
 const restMs = 250;
 const mostSteps = 200;
 const oneStepMs = 600;
+/** What did not reach the server is sent again after this time. */
+const againMs = 3_000;
 
 /** An arrangement that is worked on: what is wished for shows at once and is kept after a moment's rest. */
 export class Opened {
@@ -46,6 +49,11 @@ export class Opened {
     if (version <= (this.look?.version ?? 0)) return;
     if (!this.waits) await this.load();
     else if (this.sending) this.shows(version);
+  }
+
+  /** Events may have been missed: how it is kept now is shown, where nothing here waits to be kept. */
+  async heardAgain() {
+    if (!this.isUnkept) await this.load().catch(() => {});
   }
 
   private shows(version: number) {
@@ -173,6 +181,11 @@ export class Opened {
     return this.timer !== 0 || this.sending;
   }
 
+  /** What is wished for and not kept: a window that closes would take it along. */
+  get isUnkept() {
+    return this.waits || this.theirs !== null || (this.look !== null && this.wish !== this.look.values);
+  }
+
   private wants(values: Values) {
     this.wish = values;
     clearTimeout(this.timer);
@@ -206,6 +219,8 @@ export class Opened {
     } catch (error) {
       this.problem = sentenceOf(error);
       if (error instanceof Problem && error.more.now) this.theirs = error.more.now as Schemas['ArrangementLook'];
+      else if (!(error instanceof Problem) || error.status === 0 || error.status >= 500)
+        this.timer = window.setTimeout(() => void this.keep(), againMs);
     }
     this.sending = false;
     if (this.wish !== sent && !this.problem) await this.keep();
@@ -233,7 +248,7 @@ export class Opened {
   }
 }
 
-const newItemId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);
+const newItemId = () => newName().slice(0, 10);
 
 export const entriesOf = <T extends string>(names: Record<T, string>) => Object.entries(names) as [T, string][];
 export const kinds = { gallery: 'Gallery', slider: 'Slider', carousel: 'Carousel' } as const;

@@ -5,6 +5,7 @@
   import { untrack } from 'svelte';
   import type { Desk, Gap } from './desk.svelte';
   import { slotAt } from './geometry';
+  import { pickFiles } from '$lib/ui/pickFiles';
 
   let {
     desk,
@@ -23,9 +24,6 @@
   } = $props();
 
   let open = $state(untrack(() => asked));
-  let picker = $state<HTMLInputElement>();
-  let togetherPicker = $state<HTMLInputElement>();
-  let waiting = $state.raw<Gap | null>(null);
   const column = $derived(slotAt(desk.site.column, desk.width));
   const kinds = [
     ['Text', 'paragraph'],
@@ -40,6 +38,13 @@
     ['Columns', 'columns'],
     ['Band', 'band'],
   ] as const;
+
+  /** The list closes, and this line goes with it, long before a person has chosen: nothing here may be asked for then. */
+  async function fromComputer(place: (files: File[], gap: Gap) => Promise<unknown>) {
+    const at = { after: gap.after, inside: gap.inside };
+    const files = await pickFiles();
+    if (files.length > 0) await place(files, at);
+  }
 
   function fromLibrary() {
     desk.endSwap(null);
@@ -82,10 +87,14 @@
           class="z-30 min-w-52 rounded-[4px] border border-hair bg-base-100 py-1 text-base-content shadow-(--dk-float)"
         >
           <DropdownMenu.Item class="dk-item" onSelect={fromLibrary}>Picture from the library</DropdownMenu.Item>
-          <DropdownMenu.Item class="dk-item" onSelect={() => ((waiting = gap), picker?.click())}
+          <DropdownMenu.Item
+            class="dk-item"
+            onSelect={() => void fromComputer((files, at) => desk.placeFiles(files, at))}
             >Picture from this computer</DropdownMenu.Item
           >
-          <DropdownMenu.Item class="dk-item" onSelect={() => ((waiting = gap), togetherPicker?.click())}
+          <DropdownMenu.Item
+            class="dk-item"
+            onSelect={() => void fromComputer((files, at) => desk.placeFilesTogether(files, undefined, at))}
             >Gallery of pictures from this computer</DropdownMenu.Item
           >
           <DropdownMenu.Item
@@ -101,19 +110,3 @@
     </DropdownMenu.Root>
   {/if}
 </div>
-<input
-  bind:this={picker}
-  type="file"
-  multiple
-  hidden
-  aria-label="Pictures to place"
-  onchange={(event) => void desk.placeFiles([...(event.currentTarget.files ?? [])], waiting ?? gap)}
-/>
-<input
-  bind:this={togetherPicker}
-  type="file"
-  multiple
-  hidden
-  aria-label="Pictures for a gallery"
-  onchange={(event) => void desk.placeFilesTogether([...(event.currentTarget.files ?? [])], undefined, waiting ?? gap)}
-/>

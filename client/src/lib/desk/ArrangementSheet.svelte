@@ -25,14 +25,25 @@
   onMount(() => {
     if (attrs.arrangement) opened.load().catch((error) => (failed = sentenceOf(error)));
     desk.openedSet = opened;
-    const off = on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version));
+    const offs = [
+      on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version)),
+      on('again', () => void opened.heardAgain()),
+    ];
     return () => {
-      off();
+      offs.forEach((off) => off());
       desk.openedSet = null;
       void opened.keep();
     };
   });
 </script>
+
+<svelte:window
+  onbeforeunload={(event) => {
+    if (!opened.isUnkept) return;
+    void opened.keep();
+    event.preventDefault();
+  }}
+/>
 
 <div class="border-b border-hair px-4 py-3">
   <PieceMoves {desk} name={opened.wish?.name ?? 'Arrangement'} />

@@ -77,6 +77,7 @@
       await answer(
         api.PATCH('/api/files/{id}', {
           params: { path: { id: figure.asset } },
+          headers: { 'If-Match': `"${picture.data?.file.version}"` },
           body: { keep: { ...box, byHand: true } },
         }),
       );

@@ -37,7 +37,18 @@
     // Before the editor, which knows some of these keys by other meanings.
     inside.addEventListener('keydown', onkey, true);
     frameKeys(inside, desk);
+    inside.addEventListener('mousedown', (event) => pressPaper(event, column));
     takeDrops(inside, column);
+  }
+
+  /** A press on the paper beside or below the words means them: the browser alone would take the caret away. */
+  function pressPaper(event: MouseEvent, column: Element) {
+    const target = event.target as Element;
+    if (event.button !== 0 || (target !== column && column.contains(target))) return;
+    if (target.closest('a, button, summary, header, footer, nav')) return;
+    const bounds = column.getBoundingClientRect();
+    event.preventDefault();
+    desk.writeAt({ left: Math.min(Math.max(event.clientX, bounds.left + 1), bounds.right - 1), top: event.clientY });
   }
 
   function hover(column: Element, y: number, x: number) {

@@ -34,11 +34,18 @@
     shadow: null,
   });
 
+  /** The look as it was seen, so that nobody else's change of it is written over; none has to be there where it is new. */
+  function seen(lookId: string): Record<string, string> {
+    const there = site.looks.find((one) => one.id === lookId);
+    return there ? { 'If-Match': `"${there.seen}"` } : { 'If-None-Match': '*' };
+  }
+
   async function keep(lookId: string, look: LookAttrs, called: string) {
     problem = '';
     try {
       const params = { path: { id: lookId } };
-      const looks = await answer(api.PUT('/api/site/looks/{id}', { params, body: { name: called, look } }));
+      const headers = seen(lookId);
+      const looks = await answer(api.PUT('/api/site/looks/{id}', { params, headers, body: { name: called, look } }));
       await onlooks(looks);
       return true;
     } catch (error) {
@@ -57,7 +64,8 @@
   async function takeOut(lookId: string) {
     problem = '';
     try {
-      const looks = await answer(api.DELETE('/api/site/looks/{id}', { params: { path: { id: lookId } } }));
+      const params = { path: { id: lookId } };
+      const looks = await answer(api.DELETE('/api/site/looks/{id}', { params, headers: seen(lookId) }));
       await onlooks(looks);
     } catch (error) {
       problem = sentenceOf(error);

@@ -132,7 +132,7 @@ export class Desk {
   async load() {
     this.draft = await answer(api.GET('/api/pages/{id}/draft', { params: { path: { id: this.id } } }));
     this.oldPaths = this.draft.oldPaths;
-    this.keeping.begin(this.draft);
+    await this.keeping.open(this.draft);
   }
 
   async rename(path: string) {
@@ -161,7 +161,7 @@ export class Desk {
     const style = inside.createElement('style');
     style.textContent = frameStyle;
     inside.head.append(style);
-    const left = this.keeping.leftBehind();
+    const left = this.keeping.takeLeft();
     this.editor = new Editor({
       element: { mount: column },
       injectCSS: false,
@@ -191,6 +191,34 @@ export class Desk {
     this.follow(false);
     void this.askLook();
     if (left) this.keeping.changed();
+    if (this.isBlank) this.writeAt(null);
+  }
+
+  /** A page on which nothing stands yet: whoever opens it means to write. */
+  private get isBlank() {
+    const { doc } = this.editor!.state;
+    return doc.childCount === 2 && doc.child(1).type.name === 'paragraph' && doc.child(1).content.size === 0;
+  }
+
+  /** Puts the caret where the paper was pressed beside the words; below the last piece, or for null, on the last line. */
+  writeAt(point: { left: number; top: number } | null) {
+    if (!this.editor || !this.frame) return;
+    const { view } = this.editor;
+    const last = view.dom.lastElementChild?.getBoundingClientRect();
+    this.frame.contentWindow?.focus();
+    const at = point && last && point.top < last.bottom ? view.posAtCoords(point) : null;
+    if (at) view.dispatch(view.state.tr.setSelection(TextSelection.near(view.state.doc.resolve(at.pos))));
+    else this.writeAtEnd();
+    view.focus();
+  }
+
+  /** An empty line where the page does not end with one: it is never kept. */
+  private writeAtEnd() {
+    const { state, view } = this.editor!;
+    const { tr } = state;
+    if (state.doc.lastChild?.type.name !== 'paragraph')
+      tr.insert(tr.doc.content.size, state.schema.node('paragraph', { id: newId() }));
+    view.dispatch(tr.setSelection(TextSelection.atEnd(tr.doc)));
   }
 
   destroy() {
@@ -637,6 +665,13 @@ export class Desk {
   takeTheirs() {
     const theirs = this.keeping.theirs;
     if (theirs) this.show(theirs);
+  }
+
+  /** Events may have been missed: how the page is kept now is asked for. */
+  async heardAgain() {
+    const { version } = await answer(api.GET('/api/pages/{id}/draft', { params: { path: { id: this.id } } }));
+    await this.heard(version);
+    await this.askLook();
   }
 
   /** Another window kept this page: shown at once where nothing here waits to be kept. */

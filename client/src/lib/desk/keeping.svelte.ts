@@ -1,4 +1,5 @@
 import { answer, api, Problem, sentenceOf, type Draft, type Schemas } from '$lib/api/client';
+import { Copies, type Copy } from './copies';
 import { patchOf } from './patch';
 
 /** Comes with a refusal, which the description of the interface leaves open. */
@@ -34,18 +35,43 @@ export class Keeping {
   private changedSince = false;
   /** As the server has it: the next is told by what changed. */
   private sent: Schemas['DraftChange'] | null = null;
+  private readonly copies: Copies;
+  /** What a window that closed without a line had left here. */
+  private left: Copy | null = null;
 
   constructor(
     private id: string,
     private body: () => Schemas['DraftChange'],
     /** Another window's changes were joined with those that were just sent. */
     private onjoined: (draft: Draft) => void,
-  ) {}
+  ) {
+    this.copies = new Copies(id);
+  }
 
-  begin(draft: Draft) {
+  /** The page is opened: what was left of it here is found. */
+  async open(draft: Draft) {
+    this.begin(draft);
+    const [newest, ...older] = await this.copies.left();
+    this.copies.hold();
+    this.left = newest ?? null;
+    // Of several windows that are gone each is joined by itself; what cannot be joined stays for the next time.
+    for (const copy of older) void this.sendLeft(copy);
+  }
+
+  private begin(draft: Draft) {
     this.version = draft.version;
     this.keptAt = draft.changedAt;
     this.page = draft.state;
+  }
+
+  private async sendLeft({ key, version, body }: Copy) {
+    const headers = { 'If-Match': `"${version}"` };
+    try {
+      await answer(api.PUT('/api/pages/{id}/draft', { params: this.at.params, headers, body }));
+      this.copies.remove(key);
+    } catch {
+      // It lies where it lay.
+    }
   }
 
   changed() {
@@ -110,19 +136,18 @@ export class Keeping {
   private unstore() {
     clearTimeout(this.storeTimer);
     this.storeTimer = 0;
-    localStorage.removeItem(this.key);
+    this.copies.remove();
   }
 
-  /** What a tab that closed without a line had left here, if the draft has not moved on since. */
-  leftBehind(): Schemas['DraftChange'] | null {
-    const text = localStorage.getItem(this.key);
-    if (!text) return null;
-    const left = JSON.parse(text) as { version: number; body: Schemas['DraftChange'] };
-    return left.version === this.version ? left.body : null;
-  }
-
-  private get key() {
-    return `draft:${this.id}`;
+  /** What had been left here: it goes on from the version it began from, and is joined with what was kept since. */
+  takeLeft(): Schemas['DraftChange'] | null {
+    const left = this.left;
+    this.left = null;
+    if (!left) return null;
+    this.version = left.version;
+    this.copies.put(left.version, left.body);
+    if (left.key !== this.copies.own) this.copies.remove(left.key);
+    return left.body;
   }
 
   /** Writing the whole draft with every key would be felt on a long page. */
@@ -133,11 +158,7 @@ export class Keeping {
   private store() {
     clearTimeout(this.storeTimer);
     this.storeTimer = 0;
-    try {
-      localStorage.setItem(this.key, JSON.stringify({ version: this.version, body: this.body() }));
-    } catch {
-      // A full store only takes away the second net.
-    }
+    this.copies.put(this.version, this.body());
   }
 
   private later(ms: number) {

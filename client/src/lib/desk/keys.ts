@@ -28,15 +28,18 @@ export function deskKey(event: KeyboardEvent, desk: Desk, afterA: { at: number }
     else if (desk.inLine) desk.drawerOpen = desk.inLine = false;
     else if (desk.drawerOpen) desk.drawerOpen = false;
     else if (desk.chosenPiece?.within) desk.choose(desk.chosenPiece.within);
-    else if (desk.chosen || desk.editor?.isFocused) desk.choose(null);
-    else return false;
+    else if (desk.chosen || desk.editor?.isFocused) {
+      desk.choose(null);
+      // Out of the page: the tool has the focus from here on, and its keys act.
+      document.querySelector<HTMLElement>('[data-desk-sheet]')?.focus();
+    } else return false;
     return true;
   }
   if (control && event.key.toLowerCase() === 'k') {
     desk.drawerOpen = true;
     return true;
   }
-  if (control || event.altKey || typing(event, desk) || !letters.on) return false;
+  if (control || event.altKey || typing(event, desk) || !letters.on || meansToType(event, desk)) return false;
   if (event.key === '?') {
     askForKeys();
     return true;
@@ -112,11 +115,23 @@ const drawnWhole = (desk: Desk) =>
 const typing = (event: KeyboardEvent, desk: Desk) =>
   typingInField(event) || ((event.target as HTMLElement).isContentEditable && !drawnWhole(desk));
 
+/** Nothing is chosen and nothing of the tool has the focus: whoever types then means the page, and no key may act. */
+const meansToType = (event: KeyboardEvent, desk: Desk) =>
+  desk.chosen === null && ['BODY', 'HTML'].includes((event.target as Element).tagName ?? 'BODY');
+
 /** What the editor would swallow and the desk needs first. */
 export function frameKeys(inside: Document, desk: Desk) {
   inside.addEventListener(
     'keydown',
     (event) => {
+      const inSet = desk.openedSet?.choosing.ids;
+      if (inSet?.size && (event.key === 'Delete' || event.key === 'Backspace')) {
+        // Pictures of the arrangement are chosen: the key means those, and not the arrangement round them.
+        event.preventDefault();
+        event.stopPropagation();
+        desk.openedSet?.takeOut(inSet);
+        return;
+      }
       const whole = desk.chosenWhole;
       if (whole && event.key === 'Enter' && !event.ctrlKey && !event.metaKey) {
         event.preventDefault();

@@ -3,20 +3,18 @@
   import { goto } from '$app/navigation';
   import { DropdownMenu } from 'bits-ui';
   import Plus from '@lucide/svelte/icons/plus';
+  import { pickFiles } from '$lib/ui/pickFiles';
 
   let { onfiles }: { onfiles: (files: File[]) => void } = $props();
-  let pictures = $state<HTMLInputElement>();
-  let folder = $state<HTMLInputElement>();
   const ways = [
-    { words: 'Pictures and files', go: () => pictures?.click() },
-    { words: 'A folder', go: () => folder?.click() },
+    { words: 'Pictures and files', go: () => void pick(false) },
+    { words: 'A folder', go: () => void pick(true) },
     { words: 'From elsewhere', go: () => void goto('/library/in') },
     { words: 'The shelf of patterns', go: () => void goto('/library/shelf') },
   ];
-  function given(event: Event) {
-    const field = event.currentTarget as HTMLInputElement;
-    onfiles([...(field.files ?? [])]);
-    field.value = '';
+  async function pick(folder: boolean) {
+    const files = await pickFiles({ folder });
+    if (files.length > 0) onfiles(files);
   }
 </script>
 
@@ -34,5 +32,3 @@
     </DropdownMenu.Content>
   </DropdownMenu.Portal>
 </DropdownMenu.Root>
-<input bind:this={pictures} type="file" multiple hidden aria-label="Add pictures" onchange={given} />
-<input bind:this={folder} type="file" webkitdirectory hidden aria-label="Add a folder" onchange={given} />

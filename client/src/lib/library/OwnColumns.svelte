@@ -18,11 +18,17 @@
     try {
       queryClient.setQueryData(
         ownColumns().queryKey,
-        await answer(api.PUT('/api/columns', { body: { columns: next } })),
+        await answer(
+          api.PUT('/api/columns', {
+            headers: { 'If-Match': `"${list.data?.version ?? 0}"` },
+            body: { columns: next, version: 0 },
+          }),
+        ),
       );
       return true;
     } catch (error) {
       problem = sentenceOf(error);
+      await list.refetch();
       return false;
     }
   }

@@ -72,12 +72,17 @@
     problem = '';
     try {
       const merged = await answer(
-        api.POST('/api/files/{id}/merge', { params: { path: { id: other } }, body: { into: id } }),
+        api.POST('/api/files/{id}/merge', {
+          params: { path: { id: other } },
+          headers: { 'If-Match': `"${picture.data?.lookAlikes.find((one) => one.id === other)?.version}"` },
+          body: { into: id, intoVersion: file?.version ?? 0 },
+        }),
       );
       kept = `One picture now, in ${count(merged.places, 'more place')}.`;
       await queryClient.invalidateQueries({ queryKey: ['files'] });
     } catch (error) {
       problem = sentenceOf(error);
+      await queryClient.invalidateQueries({ queryKey: ['files'] });
     }
   }
   async function leaveOrReturn(path: '/api/files/away' | '/api/files/back') {

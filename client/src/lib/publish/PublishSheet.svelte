@@ -3,7 +3,7 @@
   import { onMount, untrack } from 'svelte';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { on } from '$lib/api/events';
-  import { publishPreview } from '$lib/api/queries';
+  import { publishPreview, queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
 
   let { open = $bindable() }: { open: boolean } = $props();
@@ -14,6 +14,7 @@
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
   const others = $derived(preview.data?.otherFiles ?? []);
+  const damage = $derived(preview.data?.damage ?? '');
   const ahead = $derived(preview.data?.ahead ?? []);
 
   // Only opening begins anew: the end of a run must stay to be read.
@@ -26,13 +27,28 @@
     });
   });
   onMount(() => on('job', (now) => job?.id === now.id && (job = now)));
+  // What is told of the work may be lost on the way: how far it is can be asked for too.
+  $effect(() => {
+    const id = running ? job?.id : undefined;
+    if (!id) return;
+    const asking = setInterval(() => void ask(id), askMs);
+    return () => clearInterval(asking);
+  });
+  const askMs = 2000;
+
+  async function ask(id: string) {
+    const now = await answer(api.GET('/api/jobs/{id}', { params: { path: { id } } })).catch(() => null);
+    if (!now || job?.id !== now.id || job.state !== 'running') return;
+    job = now;
+    if (now.state !== 'running')
+      for (const key of ['pages', 'publish', 'site']) void queryClient.invalidateQueries({ queryKey: [key] });
+  }
 
   async function publish() {
     problem = '';
     try {
       job = await answer(api.POST('/api/publish', { headers: { Prefer: 'respond-async' } }));
-      const now = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: job.id } } }));
-      if (job.id === now.id && job.state === 'running') job = now;
+      await ask(job.id);
     } catch (error) {
       problem = sentenceOf(error);
     }
@@ -56,6 +72,8 @@
       aria-label="Publishing"
     ></progress>
     <p class="mt-2 text-quiet">You can close this and go on working; the public site changes in one step at the end.</p>
+  {:else if preview.isPending}
+    <p class="text-quiet" role="status">Looking at what has changed.</p>
   {:else if changed.length + others.length === 0}
     <p class="text-read">Nothing has changed since the public site was last published.</p>
   {:else}
@@ -81,13 +99,14 @@
         : ''}. {preview.data?.aheadNote}
     </p>
   {/if}
+  {#if damage && !job}<p class="dk-problem mt-3" role="alert">{damage}</p>{/if}
   {#if problem}<p class="dk-problem mt-3" role="alert">{problem}</p>{/if}
   {#snippet foot()}
     <button class="dk-button" onclick={() => (open = false)}>{job && !running ? 'Done' : 'Not now'}</button>
     {#if !job || running}
       <button
         class="dk-button main"
-        disabled={running || changed.length + others.length + ahead.length === 0}
+        disabled={running || (changed.length + others.length + ahead.length === 0 && !damage)}
         onclick={publish}
       >
         {running ? 'Publishing' : 'Publish now'}

@@ -1,4 +1,4 @@
-import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
 import { queryClient } from '$lib/api/queries';
 
 export type Edits = Schemas['EditsLook'];
@@ -9,6 +9,8 @@ type Opened = Schemas['Room'];
 
 const restMs = 700;
 const areaRestMs = 300;
+/** What did not reach the server is sent again after this time. */
+const againMs = 3_000;
 const whole: Box = { x: 0, y: 0, width: 1, height: 1 };
 
 /** One picture in the room: what is being done to it, what that makes of every cut, and what has been kept. */
@@ -24,6 +26,8 @@ export class Room {
   /** Milliseconds since 1970; null before anything was kept. */
   keptAt = $state<number | null>(null);
   saving = $state(false);
+  /** What another window kept meanwhile; nothing is kept here until it is chosen. */
+  theirs = $state.raw<Opened | null>(null);
   readonly original: { width: number; height: number };
   readonly mostStraightenDeg: number;
   readonly cannotEdit: string | null;
@@ -40,6 +44,8 @@ export class Room {
   private areaRest: ReturnType<typeof setTimeout> | undefined;
   private keeping: Promise<void> = Promise.resolve();
   private rest: ReturnType<typeof setTimeout> | undefined;
+  /** The last call did not reach the server, or that could not do it just then. */
+  private failed = false;
   private asking = false;
   private askAgain: (() => Schemas['RoomState']) | null = null;
 
@@ -152,7 +158,7 @@ export class Room {
     return (this.keeping = this.keeping.then(() => this.keepNow()));
   }
   private async keepNow() {
-    if (!this.isWaiting) return;
+    if (!this.isWaiting || this.theirs) return;
     this.saving = true;
     const sent = this.edits;
     const known = this.versions.map((version) => version.number);
@@ -160,17 +166,51 @@ export class Room {
       answer(
         api.POST('/api/files/{id}/versions', {
           params: { path: { id: this.id } },
+          headers: this.from,
           body: { edits: sent, keep: null, replaces: this.mine },
         }),
       ),
     );
     this.saving = false;
-    if (!kept) return;
+    if (!kept) return this.again();
     const now = kept.versions.find((version) => version.isInUse)?.number ?? 0;
     // Back at a version that was there before: the next change begins one of its own.
     this.mine = known.includes(now) ? null : now;
     this.done(kept, this.edits === sent);
   }
+  /** Once more, where it was the line or the server that failed. */
+  private again() {
+    if (!this.failed || this.theirs) return;
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => void this.leave(), againMs);
+  }
+
+  private get from() {
+    return { 'If-Match': `"${this.file.version}"` };
+  }
+
+  /** What is worked on and not kept: a window that closes would take it along. */
+  get isUnkept() {
+    return this.saving || this.wished !== null || this.isWaiting;
+  }
+
+  /** What stands here goes on, over what the other window kept: that stays among the versions. */
+  keepMine() {
+    if (!this.theirs) return;
+    [this.file, this.versions] = [this.theirs.file, this.theirs.versions];
+    [this.theirs, this.problem, this.mine] = [null, '', null];
+    void this.leave();
+  }
+
+  /** What the other window kept is shown; undo brings mine back. */
+  takeTheirs() {
+    const theirs = this.theirs;
+    [this.theirs, this.problem, this.mine, this.wished] = [null, '', null, null];
+    if (!theirs) return;
+    this.before = [...this.before, this.edits];
+    this.take(theirs);
+  }
+
   /** What is waiting to be kept, kept now. */
   async leave() {
     await this.keep();
@@ -187,6 +227,7 @@ export class Room {
       answer(
         api.POST('/api/files/{id}/versions/{number}/use', {
           params: { path: { id: this.id, number } },
+          headers: this.from,
           body: undefined,
         }),
       ),
@@ -220,12 +261,12 @@ export class Room {
       answer(
         api.PATCH('/api/files/{id}', {
           params: { path: { id: this.id } },
-          headers: { 'If-Match': `"${this.file.version}"` },
+          headers: this.from,
           body: { keep: { ...box, byHand: true } },
         }),
       ),
     );
-    if (!kept) return;
+    if (!kept) return this.again();
     this.file = kept;
     this.keptAt = Date.now();
     // Moved on meanwhile: that is kept in its turn.
@@ -255,6 +296,8 @@ export class Room {
       return got;
     } catch (error) {
       this.problem = sentenceOf(error);
+      this.failed = !(error instanceof Problem) || error.status === 0 || error.status >= 500;
+      if (error instanceof Problem && error.more.now) this.theirs = await openRoom(this.id).catch(() => null);
       return null;
     }
   }

@@ -55,7 +55,8 @@ export class SiteStyle {
       const { wish, look } = this;
       if (!wish || !look) return;
       try {
-        const now = await answer(api.PUT('/api/site/style', { body: { values: wish, seen: look.seen } }));
+        const headers = { 'If-Match': `"${look.seen}"` };
+        const now = await answer(api.PUT('/api/site/style', { headers, body: { values: wish } }));
         if (now.seen !== look.seen) keptOver?.(look.values);
         [this.errors, this.problem, this.look] = [[], '', now];
         if (this.wish === wish) this.wish = now.values;

@@ -1,6 +1,7 @@
 <!-- A button that asks for files of this computer. -->
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import { pickFiles } from './pickFiles';
 
   let {
     label,
@@ -9,27 +10,18 @@
     onfiles,
     children,
   }: {
-    /** Names the field for those who do not see the button. */
+    /** Says more of the button to those who do not see what stands around it. */
     label: string;
     accept?: string;
     many?: boolean;
     onfiles: (files: File[]) => void;
     children: Snippet;
   } = $props();
-  let picker = $state<HTMLInputElement>();
+
+  async function pick() {
+    const files = await pickFiles({ many, accept });
+    if (files.length > 0) onfiles(files);
+  }
 </script>
 
-<button class="dk-button" onclick={() => picker?.click()}>{@render children()}</button>
-<input
-  bind:this={picker}
-  type="file"
-  multiple={many}
-  hidden
-  {accept}
-  aria-label={label}
-  onchange={(event) => {
-    onfiles([...(event.currentTarget.files ?? [])]);
-    // The same file chosen again is asked for again.
-    event.currentTarget.value = '';
-  }}
-/>
+<button class="dk-button" title={label} onclick={() => void pick()}>{@render children()}</button>

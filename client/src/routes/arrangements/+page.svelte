@@ -24,10 +24,24 @@
     }
   }
 
-  async function remove(id: string) {
+  /** The one that was taken away last: a press brings it back. */
+  let away = $state.raw<{ id: string; name: string } | null>(null);
+
+  async function takeAway(one: { id: string; name: string }) {
     problem = '';
     try {
-      await answer(api.DELETE('/api/arrangements/{id}', { params: { path: { id } } }));
+      await answer(api.DELETE('/api/arrangements/{id}', { params: { path: { id: one.id } } }));
+      away = { id: one.id, name: one.name };
+      await queryClient.invalidateQueries({ queryKey: ['arrangements'] });
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+  async function putBack(id: string) {
+    problem = '';
+    try {
+      await answer(api.POST('/api/arrangements/{id}/back', { params: { path: { id } } }));
+      away = null;
       await queryClient.invalidateQueries({ queryKey: ['arrangements'] });
     } catch (error) {
       problem = sentenceOf(error);
@@ -52,6 +66,14 @@
     >
   </div>
   {#if problem}<p class="dk-problem pb-3" role="alert">{problem}</p>{/if}
+  {#if away}
+    <p class="mb-3 flex items-center gap-3 border border-hair bg-base-100 px-4 py-2" role="status">
+      <span class="flex-1"
+        >“{away.name}” is taken away. It waits for 30 days, and its pictures stay in the library.</span
+      >
+      <button class="dk-button" onclick={() => away && void putBack(away.id)}>Undo</button>
+    </p>
+  {/if}
   {#if list.data?.arrangements.length === 0}
     <p class="max-w-[60ch] text-read text-quiet">
       No arrangement yet. Name one above; or choose several pictures in the library at the foot of a page and place them
@@ -78,7 +100,7 @@
           disabled={one.usedIn.length > 0}
           title={one.usedIn.length > 0 ? 'It stands on a page: take it out there first' : undefined}
           aria-label="Take “{one.name}” away"
-          onclick={() => void remove(one.id)}>Take away</button
+          onclick={() => void takeAway(one)}>Take away</button
         >
       </li>
     {/each}

@@ -4,6 +4,7 @@
   import { sentenceOf } from '$lib/api/client';
   import type { Through } from '$lib/api/queries';
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
+  import Apart from '$lib/library/Apart.svelte';
   import AddMenu from '$lib/library/AddMenu.svelte';
   import Filters from '$lib/library/Filters.svelte';
   import { find } from '$lib/library/found.svelte';
@@ -91,6 +92,7 @@
     {#each found.head?.notUnderstood ?? [] as sentence, i (i)}
       <p class="border-b border-hair bg-wash px-5 py-1.5" role="status">{sentence}</p>
     {/each}
+    <Apart />
     {#if intake.problem}<p class="dk-problem border-b border-hair px-5 py-1.5" role="alert">{intake.problem}</p>{/if}
     {#if found.error}<p class="dk-problem p-5" role="alert">{sentenceOf(found.error)}</p>{/if}
     <div class="min-h-0 flex-1">

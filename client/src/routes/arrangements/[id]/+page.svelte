@@ -35,6 +35,7 @@
     opened.load().catch((error) => (failed = sentenceOf(error)));
     const offs = [
       on('arrangement', (sent) => sent.id === opened.id && void opened.heard(sent.version)),
+      on('again', () => void opened.heardAgain()),
       // A look that it has may be another now.
       on('site', async () => {
         await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 });
@@ -60,7 +61,14 @@
   }
 </script>
 
-<svelte:window onkeydown={keys} />
+<svelte:window
+  onkeydown={keys}
+  onbeforeunload={(event) => {
+    if (!opened.isUnkept) return;
+    void opened.keep();
+    event.preventDefault();
+  }}
+/>
 <svelte:head><title>{opened.wish?.name ?? 'Arrangement'} · Dekoro</title></svelte:head>
 
 {#if failed}

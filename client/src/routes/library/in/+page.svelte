@@ -7,7 +7,7 @@
   import TableIn from '$lib/intake/TableIn.svelte';
   import { intake, mailbox } from '$lib/intake/intake.svelte';
   import { filesOf } from '$lib/library/uploads.svelte';
-  import { count, dayOf } from '$lib/ui/words';
+  import { dayOf, weight } from '$lib/ui/words';
 
   const mails = createQuery(mailbox);
   let address = $state('');
@@ -67,7 +67,7 @@
                 </span>
                 <span class="dk-tabular text-right text-quiet">
                   <span class="block">{mail.date ? dayOf(mail.date) : ''}</span>
-                  <span class="block">{count(mail.pictures, 'picture')}</span>
+                  <span class="block">{weight(mail.bytes)}</span>
                 </span>
               </button>
             </li>

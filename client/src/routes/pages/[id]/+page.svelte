@@ -42,6 +42,7 @@
     })();
     const offs = [
       on('arrangement', () => void desk?.askLook()),
+      on('again', () => void desk?.heardAgain().catch(() => {})),
       on('page', (sent) => sent.id === id && void desk?.heard(sent.version)),
       on('site', async () => desk?.restyled(await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 }))),
       // Words or a keep area changed in the library show here at once.
@@ -119,7 +120,12 @@
         </div>
       {/if}
       <div class="flex min-h-0 flex-1">
-        <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">
+        <aside
+          aria-label="Sheet"
+          data-desk-sheet
+          tabindex="-1"
+          class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100"
+        >
           {#if desk.chosen && desk.chosenPiece?.figure}
             <FigureSheet {desk} id={desk.chosen} figure={desk.chosenPiece.figure} />
           {:else if desk.chosen && desk.chosenPiece?.inLine}

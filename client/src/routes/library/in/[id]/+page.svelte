@@ -29,6 +29,7 @@
   let width = $state<'phone' | 'desktop'>('desktop');
   let problem = $state('');
   let keeping = $state(false);
+  let fetching = $state(false);
 
   const heading = $derived(title ?? read?.title ?? '');
   const goesTo = $derived(hasWords ? target : '');
@@ -95,6 +96,19 @@
     // A title left empty stays as it came, to be named later.
     if (words.title?.trim() === '') delete words.title;
     return { ...words, ...(folder.trim() === '' ? {} : { folder: folder.trim() }) };
+  }
+  /** The sender's server learns of it: only when a person asks. */
+  async function fetchWaiting() {
+    problem = '';
+    fetching = true;
+    try {
+      const now = await answer(api.POST('/api/intake/{id}/fetch', { params: { path: { id } } }));
+      queryClient.setQueryData(['intake', id], now);
+    } catch (error) {
+      problem = sentenceOf(error);
+    } finally {
+      fetching = false;
+    }
   }
   async function letGo() {
     await api.DELETE('/api/intake/{id}', { params: { path: { id } } });
@@ -196,6 +210,18 @@
       </div>
       <div class="min-h-0 overflow-y-auto">
         {#if read.pictures.length > 0}<PictureTable {read} bind:typed bind:without />{/if}
+        {#if read.waiting.length > 0}
+          <div class="flex items-center gap-3 border-t border-hair px-5 py-2">
+            <p class="min-w-0 flex-1">
+              {count(read.waiting.length, 'picture')} of this mail {read.waiting.length === 1 ? 'lies' : 'lie'} at {[
+                ...new Set(read.waiting),
+              ].join(', ')}. Fetching them tells that server that the mail was read.
+            </p>
+            <button class="dk-button" disabled={fetching} onclick={() => void fetchWaiting()}
+              >{fetching ? 'Fetching' : 'Fetch them'}</button
+            >
+          </div>
+        {/if}
         {#if read.leftOut.length > 0}
           <div class="border-t border-hair px-5 py-2">
             <h3>Left out</h3>

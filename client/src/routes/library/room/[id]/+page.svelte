@@ -113,6 +113,11 @@
   onkeydown={keys}
   onkeyup={(event) => event.key.toLowerCase() === 'o' && (comparing = false)}
   onblur={() => (comparing = false)}
+  onbeforeunload={(event) => {
+    if (!room?.isUnkept) return;
+    void room.leave();
+    event.preventDefault();
+  }}
 />
 
 <div class="flex min-h-0 flex-1 bg-base-200 text-base-content">
@@ -151,6 +156,15 @@
           <button class="dk-button" onclick={() => (downloading = true)}>Download</button>
         </span>
       </div>
+      {#if room.theirs}
+        <div class="flex flex-none flex-wrap items-center gap-3 border-b border-hair bg-wash px-5 py-2" role="alert">
+          <p class="min-w-64 flex-1">
+            This picture was changed in another window. Yours is still here; nothing was overwritten.
+          </p>
+          <button class="dk-button main" onclick={() => room?.keepMine()}>Go on with mine</button>
+          <button class="dk-button" onclick={() => room?.takeTheirs()}>Take theirs (undo brings mine back)</button>
+        </div>
+      {/if}
       <div
         class="relative grid min-h-0 flex-1 place-items-center bg-table"
         bind:clientWidth={space.width}
