@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 // Renews docs/screenshots from the demo site: each main view in both themes, 1280 × 800.
 //   tools/screenshots.mjs http://127.0.0.1:5380 [view …]
+import '../tests/browser/origin.mjs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';

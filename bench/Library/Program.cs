@@ -1,6 +1,7 @@
 // A large library.
 //   Library rows DIR [N]     a data folder with N pictures (rows only), and how long searches of it take against a plain scan
 //   Library photos DIR [N]   N photographs of 12 megapixels, to be taken in
+//   Library drafts DIR [N]   N saves of a draft that wait for the disk, against the same that a power cut may take
 using System.Diagnostics;
 using System.Globalization;
 using Dekoro.Bench;
@@ -11,6 +12,11 @@ var (what, folder, n) = (args[0], args[1], args.Length > 2 ? int.Parse(args[2], 
 if (what == "photos")
 {
     Photographs.Write(folder, n == 0 ? 200 : n);
+    return;
+}
+if (what == "drafts")
+{
+    Drafts.Compare(folder, n == 0 ? 400 : n);
     return;
 }
 n = n == 0 ? 100_000 : n;

@@ -1,4 +1,5 @@
 // What every benchmark of the tool in a browser begins with.
+import '../../tests/browser/origin.mjs';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';

@@ -1,5 +1,6 @@
 // Lighthouse, as a phone on a slow line, over every page of the published demo site.
 //   npm ci && node pages.mjs
+import '../../tests/browser/origin.mjs';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,3 +1,4 @@
+import './origin.mjs';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -7,15 +8,6 @@ import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '../..');
 const program = join(root, 'build/server/Dekoro.Server.dll');
-
-// A program of one's own says where it belongs, as pages of the tool do by themselves.
-const plain = globalThis.fetch;
-globalThis.fetch = (input, init) => {
-  const url = new URL(input instanceof Request ? input.url : input);
-  const headers = new Headers(init?.headers ?? (input instanceof Request ? input.headers : undefined));
-  if (!headers.has('Origin')) headers.set('Origin', url.origin);
-  return plain(input, { ...init, headers });
-};
 
 export type Server = { url: string; data: string; process: ChildProcess; stop: () => Promise<void> };
 
@@ -29,8 +21,8 @@ function freePort() {
 }
 
 /** The real program on a data folder of its own, which goes with it. */
-export async function serve({ demo = false, demoFolder = join(root, 'demo'), wrap = [] as string[], data = mkdtempSync(join(tmpdir(), 'dekoro-')), keep = false, env = {} as Record<string, string> } = {}): Promise<Server> {
-  const port = await freePort();
+export async function serve({ demo = false, demoFolder = join(root, 'demo'), wrap = [] as string[], data = mkdtempSync(join(tmpdir(), 'dekoro-')), keep = false, env = {} as Record<string, string>, port = 0 } = {}): Promise<Server> {
+  port ||= await freePort();
   const [command, ...args] = [...wrap, 'dotnet', program, 'serve', '--port', String(port), '--data', data, ...(demo ? [] : ['--empty'])];
   const child = spawn(command!, args, {
     env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: demoFolder, DEKORO_EFFORT: 'least', DEKORO_RESERVE_MB: '0', ...env },
@@ -53,7 +45,7 @@ export async function serve({ demo = false, demoFolder = join(root, 'demo'), wra
     data,
     process: child,
     stop: async () => {
-      child.kill('SIGINT');
+      if (child.exitCode === null && child.signalCode === null) child.kill('SIGINT');
       await ended;
       if (!keep) rmSync(data, { recursive: true, force: true });
     },

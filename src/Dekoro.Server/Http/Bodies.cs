@@ -1,5 +1,5 @@
+using Dekoro.Server.Work;
 using Microsoft.AspNetCore.Http.Features;
-using Microsoft.AspNetCore.Http.Metadata;
 
 namespace Dekoro.Server.Http;
 
@@ -34,7 +34,7 @@ internal static class Bodies
     private sealed record BodyLimit(long MostBytes);
 
     /// <summary>Ends with 413 where more comes than is taken.</summary>
-    private sealed class LimitedBody(Stream inner, long most) : Stream
+    private sealed class LimitedBody(Stream inner, long most) : ForwardStream
     {
         private long _read;
 
@@ -43,17 +43,5 @@ internal static class Bodies
             var n = await inner.ReadAsync(buffer, cancellationToken);
             return (_read += n) <= most ? n : throw new BadHttpRequestException($"This is larger than the {most >> 20} MB that are taken here: send less at once.", 413);
         }
-
-        public override Task<int> ReadAsync(byte[] buffer, int offset, int count, CancellationToken cancellationToken) => ReadAsync(buffer.AsMemory(offset, count), cancellationToken).AsTask();
-        public override int Read(byte[] buffer, int offset, int count) => throw new NotSupportedException();
-        public override bool CanRead => true;
-        public override bool CanSeek => false;
-        public override bool CanWrite => false;
-        public override long Length => throw new NotSupportedException();
-        public override long Position { get => _read; set => throw new NotSupportedException(); }
-        public override void Flush() { }
-        public override long Seek(long offset, SeekOrigin origin) => throw new NotSupportedException();
-        public override void SetLength(long value) => throw new NotSupportedException();
-        public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
     }
 }

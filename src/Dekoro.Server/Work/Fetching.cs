@@ -140,7 +140,7 @@ public sealed class Fetching : IDisposable
         new($"What {address.Host} gives at this address is larger than {mostBytes >> 20} MB: save a smaller copy and add that.");
 
     /// <summary>Breaks off where a server sends more than is taken, whatever it said before, or takes too long over it.</summary>
-    private sealed class LimitedStream(Stream inner, Uri address, long mostBytes) : Stream
+    private sealed class LimitedStream(Stream inner, Uri address, long mostBytes) : ForwardStream
     {
         private readonly CancellationTokenSource _clock = new(MostTime);
         private long _read;
@@ -158,18 +158,6 @@ public sealed class Fetching : IDisposable
                 throw new NotFetchedException($"{address.Host} stopped answering in the middle: try it again later.", e);
             }
         }
-
-        public override Task<int> ReadAsync(byte[] buffer, int offset, int count, CancellationToken cancellationToken) => ReadAsync(buffer.AsMemory(offset, count), cancellationToken).AsTask();
-        public override int Read(byte[] buffer, int offset, int count) => ReadAsync(buffer.AsMemory(offset, count)).AsTask().GetAwaiter().GetResult();
-        public override bool CanRead => true;
-        public override bool CanSeek => false;
-        public override bool CanWrite => false;
-        public override long Length => throw new NotSupportedException();
-        public override long Position { get => _read; set => throw new NotSupportedException(); }
-        public override void Flush() { }
-        public override long Seek(long offset, SeekOrigin origin) => throw new NotSupportedException();
-        public override void SetLength(long value) => throw new NotSupportedException();
-        public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
 
         protected override void Dispose(bool disposing)
         {

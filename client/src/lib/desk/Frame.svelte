@@ -37,7 +37,7 @@
     // Before the editor, which knows some of these keys by other meanings.
     inside.addEventListener('keydown', onkey, true);
     frameKeys(inside, desk);
-    inside.addEventListener('mousedown', (event) => pressPaper(event, column));
+    inside.addEventListener('mousedown', (event) => pressPaper(event, column), true);
     takeDrops(inside, column);
   }
 
@@ -46,9 +46,10 @@
     const target = event.target as Element;
     if (event.button !== 0 || (target !== column && column.contains(target))) return;
     if (target.closest('a, button, summary, header, footer, nav')) return;
-    const bounds = column.getBoundingClientRect();
     event.preventDefault();
-    desk.writeAt({ left: Math.min(Math.max(event.clientX, bounds.left + 1), bounds.right - 1), top: event.clientY });
+    // The editor would choose the whole piece that stands at that height.
+    event.stopPropagation();
+    desk.writeAt({ left: event.clientX, top: event.clientY });
   }
 
   function hover(column: Element, y: number, x: number) {

@@ -1,7 +1,7 @@
 import { goto } from '$app/navigation';
 import { Editor, type JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
-import { NodeSelection, TextSelection } from '@tiptap/pm/state';
+import { NodeSelection, Selection, TextSelection } from '@tiptap/pm/state';
 import { answer, api, sentenceOf, type Draft, type Look, type Schemas, type SiteLook } from '$lib/api/client';
 import type { Opened } from '$lib/arrangements/opened.svelte';
 import { keepAll } from '$lib/intake/keepAll';
@@ -204,10 +204,21 @@ export class Desk {
   writeAt(point: { left: number; top: number } | null) {
     if (!this.editor || !this.frame) return;
     const { view } = this.editor;
-    const last = view.dom.lastElementChild?.getBoundingClientRect();
+    const boxes = [...view.dom.children].map((piece) => piece.getBoundingClientRect());
     this.frame.contentWindow?.focus();
-    const at = point && last && point.top < last.bottom ? view.posAtCoords(point) : null;
-    if (at) view.dispatch(view.state.tr.setSelection(TextSelection.near(view.state.doc.resolve(at.pos))));
+    const beside = point ? boxes.find((box) => point.top < box.bottom) : undefined;
+    // As if the line were pressed that stands at that height: its end from the right, its beginning from the left.
+    const at =
+      point && beside
+        ? view.posAtCoords({
+            left: Math.min(Math.max(point.left, beside.left + 1), beside.right - 1),
+            top: Math.max(point.top, beside.top + 1),
+          })
+        : null;
+    const pos = at && view.state.doc.resolve(at.pos);
+    const selection = pos && (Selection.findFrom(pos, -1, true) ?? Selection.findFrom(pos, 1, true));
+    if (pos?.parent.inlineContent) view.dispatch(view.state.tr.setSelection(TextSelection.create(pos.doc, pos.pos)));
+    else if (selection) view.dispatch(view.state.tr.setSelection(selection));
     else this.writeAtEnd();
     view.focus();
   }

@@ -14,8 +14,12 @@
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
   const others = $derived(preview.data?.otherFiles ?? []);
-  const damage = $derived(preview.data?.damage ?? '');
   const ahead = $derived(preview.data?.ahead ?? []);
+  const damage = $derived(preview.data?.damage ?? '');
+  /** Known for certain: while it is asked for, the button can be pressed, and has the focus from the start. */
+  const isNothing = $derived(
+    !preview.isFetching && changed.length + others.length + ahead.length === 0 && damage === '',
+  );
 
   // Only opening begins anew: the end of a run must stay to be read.
   $effect(() => {
@@ -104,11 +108,7 @@
   {#snippet foot()}
     <button class="dk-button" onclick={() => (open = false)}>{job && !running ? 'Done' : 'Not now'}</button>
     {#if !job || running}
-      <button
-        class="dk-button main"
-        disabled={running || (changed.length + others.length + ahead.length === 0 && !damage)}
-        onclick={publish}
-      >
+      <button class="dk-button main" disabled={running || isNothing} onclick={publish}>
         {running ? 'Publishing' : 'Publish now'}
       </button>
     {/if}
