@@ -15,6 +15,10 @@ public sealed class SvgCleanerTests
     [InlineData("<foreignObject><p xmlns=\"http://www.w3.org/1999/xhtml\">x</p></foreignObject>")]
     [InlineData("<style>@import url(https://elsewhere.example/x.css);</style>")]
     [InlineData("<rect width=\"4\" height=\"4\" style=\"fill:url(https://elsewhere.example/x#a)\"/>")]
+    [InlineData("<use href=\"data:image/svg+xml;base64,PHN2ZyBpZD0iZWxzZXdoZXJlIj4=#a\" xlink:href=\"data:image/svg+xml,elsewhere#a\"/>")]
+    [InlineData("<image href=\"data:image/svg+xml,elsewhere\"/>")]
+    [InlineData("<style>@\\69mport 'https://elsewhere.example/x.css';</style>")]
+    [InlineData("<rect width=\"4\" height=\"4\" style=\"fill:u\\72l(https://elsewhere.example/x#a)\"/>")]
     [InlineData("<set attributeName=\"href\" to=\"javascript:alert(1)\"/>")]
     [InlineData("<iframe xmlns=\"http://www.w3.org/1999/xhtml\" src=\"x\"/>")]
     public void What_acts_or_fetches_is_taken_out_and_said(string inside)

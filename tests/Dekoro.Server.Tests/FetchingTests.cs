@@ -72,6 +72,16 @@ public sealed class FetchingTests : IAsyncLifetime
         Assert.Contains("own network", (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(_root, "/good"), Stop))).Message, StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData("http://8.8.8.8:8080/")]
+    [InlineData("http://8.8.8.8:22/")]
+    [InlineData("https://8.8.8.8:6379/")]
+    public async Task Ports_where_no_web_pages_are_served_are_not_asked(string address)
+    {
+        using var closed = new Fetching(new Places("unused", null, null), new StandInDesk());
+        Assert.Contains("is asked at port", (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(address), Stop))).Message, StringComparison.Ordinal);
+    }
+
     public async ValueTask DisposeAsync()
     {
         _fetching.Dispose();

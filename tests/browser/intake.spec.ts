@@ -77,8 +77,8 @@ test('A mail dropped on the library goes into a page that stands, at the place c
   await expect(page.getByText('neither fetched nor taken')).toBeVisible();
   // What the mail only names is fetched when a person asks, and not before.
   await expect(page.getByRole('heading', { name: '1 picture', exact: true })).toBeVisible();
-  await expect(page.getByText('1 picture of this mail lies at localhost. Fetching them tells that server that the mail was read.')).toBeVisible();
-  await page.getByRole('button', { name: 'Fetch them' }).click();
+  await expect(page.getByText('1 picture of this mail lies at localhost. Fetching it tells that server that the mail was read.')).toBeVisible();
+  await page.getByRole('button', { name: 'Fetch it' }).click();
   await page.getByRole('checkbox', { name: 'Take A sled kite from the archive' }).uncheck();
   await page.getByRole('combobox', { name: 'Goes to' }).selectOption({ label: 'News' });
   await page.getByRole('combobox', { name: 'After which piece' }).selectOption({ label: 'after: First' });
@@ -154,7 +154,7 @@ for (const theme of ['paper', 'lamp']) {
     await expect(page.getByRole('button', { name: /^Year 4/ })).toBeVisible();
     await passesAxe(page, 'ways in');
     await page.getByRole('button', { name: /^Year 4/ }).click();
-    await expect(page.getByRole('button', { name: 'Fetch them' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Fetch it' })).toBeVisible();
     await passesAxe(page, 'proposal');
     await page.goto(`${own.url}/library/archive?address=${archive}`);
     await expect(page.getByText('200 of 200')).toBeVisible();

@@ -9,12 +9,16 @@ internal static class Memory
     /// <summary>M_ARENA_MAX of glibc: every arena keeps what was freed in it for itself, and there are eight a processor as a rule.</summary>
     private const int ArenaMax = -8, MostArenas = 2;
 
+    /// <summary>M_MMAP_THRESHOLD: buffers of pixels go back to the system when they are freed; left to itself the bound grows to 32 MB.</summary>
+    private const int MapFrom = -3, MapFromBytes = 512 << 10;
+
     /// <summary>To be called first of all, before threads have arenas of their own.</summary>
     public static void Prepare()
     {
         try
         {
             _ = mallopt(ArenaMax, MostArenas);
+            _ = mallopt(MapFrom, MapFromBytes);
         }
         catch (EntryPointNotFoundException)
         {

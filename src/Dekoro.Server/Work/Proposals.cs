@@ -33,7 +33,7 @@ public sealed record Pending(
 }
 
 /// <summary>Holds what was read from elsewhere until it is kept or let go; a restart lets all of it go.</summary>
-public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching fetching, Versions versions)
+public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching fetching, Versions versions) : IDisposable
 {
     private const int MostPending = 20;
 
@@ -129,6 +129,12 @@ public sealed class Proposals(Workspace workspace, TakingIn takingIn, Fetching f
     {
         if (!_pending.TryRemove(id, out var pending)) return;
         foreach (var claim in pending.Claims) claim.Dispose();
+    }
+
+    /// <summary>The program stops: nothing of what nobody has said yes to stays behind.</summary>
+    public void Dispose()
+    {
+        foreach (var id in _pending.Keys) LetGo(id);
     }
 
     private async Task<ReadIn> OneAsync(FoundPicture found, CancellationToken stop)

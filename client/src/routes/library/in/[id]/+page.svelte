@@ -211,14 +211,14 @@
       <div class="min-h-0 overflow-y-auto">
         {#if read.pictures.length > 0}<PictureTable {read} bind:typed bind:without />{/if}
         {#if read.waiting.length > 0}
+          {@const them = read.waiting.length === 1 ? 'it' : 'them'}
           <div class="flex items-center gap-3 border-t border-hair px-5 py-2">
             <p class="min-w-0 flex-1">
-              {count(read.waiting.length, 'picture')} of this mail {read.waiting.length === 1 ? 'lies' : 'lie'} at {[
-                ...new Set(read.waiting),
-              ].join(', ')}. Fetching them tells that server that the mail was read.
+              {count(read.waiting.length, 'picture')} of this mail {read.waiting.length === 1 ? 'lies' : 'lie'} at
+              {[...new Set(read.waiting)].join(', ')}. Fetching {them} tells that server that the mail was read.
             </p>
             <button class="dk-button" disabled={fetching} onclick={() => void fetchWaiting()}
-              >{fetching ? 'Fetching' : 'Fetch them'}</button
+              >{fetching ? 'Fetching' : `Fetch ${them}`}</button
             >
           </div>
         {/if}
