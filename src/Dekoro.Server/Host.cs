@@ -133,8 +133,9 @@ public static class Host
             },
         });
         // Every other address is a place in the tool, which finds its own way.
-        app.MapFallback((HttpResponse response) =>
+        app.MapFallback(IResult (HttpRequest request, HttpResponse response) =>
         {
+            if (!HttpMethods.IsGet(request.Method) && !HttpMethods.IsHead(request.Method)) return Problems.Of(405, "A place in the tool is only looked at.");
             response.Headers.ContentSecurityPolicy = policy;
             response.Headers.CacheControl = "no-cache";
             return Results.Text(page, "text/html; charset=utf-8");

@@ -95,6 +95,27 @@ public sealed class GuardTests(ServerFixture server) : IClassFixture<ServerFixtu
     public async Task Public_is_refused_with_what_to_do_instead() => Assert.Equal(1, await Commands.RunAsync(["serve", "--public", "--data", Path.Combine(server.Folder, "nowhere")]));
 
     [Fact]
+    public async Task Under_a_name_of_its_own_the_public_site_is_all_there_is()
+    {
+        var folder = Directory.CreateTempSubdirectory("dekoro-site").FullName;
+        await using var app = Host.Build(new Dekoro.Server.Work.Places(folder, null, null) { SiteHost = "kites.example", ReserveBytes = 0 }, null, b => Microsoft.AspNetCore.TestHost.WebHostBuilderExtensions.UseTestServer(b.WebHost));
+        await app.StartAsync(Stop);
+        var server = (Microsoft.AspNetCore.TestHost.TestServer)app.Services.GetService(typeof(Microsoft.AspNetCore.Hosting.Server.IServer))!;
+        var tool = new HttpClient(server.CreateHandler()) { BaseAddress = new("http://localhost/") };
+        tool.DefaultRequestHeaders.Add("Origin", "http://localhost");
+        foreach (var title in new[] { "Home", "Visit" }) (await tool.PostAsJsonAsync("/api/pages", new { kind = "page", title }, Stop)).EnsureSuccessStatusCode();
+        (await tool.PostAsync("/api/publish", null, Stop)).EnsureSuccessStatusCode();
+        var site = new HttpClient(server.CreateHandler()) { BaseAddress = new("http://kites.example/") };
+        Assert.Contains("Home", await site.GetStringAsync("/", Stop), StringComparison.Ordinal);
+        Assert.Contains("Visit", await site.GetStringAsync("/visit/", Stop), StringComparison.Ordinal);
+        using var moved = await site.GetAsync("/visit", Stop);
+        Assert.Equal("visit/", moved.Headers.Location!.OriginalString);
+        foreach (var path in new[] { "/api/pages", "/health", "/media/original/x" }) Assert.Equal(HttpStatusCode.NotFound, (await site.GetAsync(path, Stop)).StatusCode);
+        await app.DisposeAsync();
+        Directory.Delete(folder, recursive: true);
+    }
+
+    [Fact]
     public async Task A_number_that_is_none_or_beyond_all_bounds_is_a_bad_request_and_never_a_failure()
     {
         var description = JsonNode.Parse(await server.Http.GetStringAsync("/openapi/v1.json", Stop))!;

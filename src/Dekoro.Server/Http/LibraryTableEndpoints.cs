@@ -39,19 +39,30 @@ internal static class LibraryTableEndpoints
         // Written to a file first: an archive ends with its list, and a reader must not wait on a disk that is full.
         var path = Path.Combine(workspace.Folder("outgoing"), Guid.NewGuid().ToString("N"));
         var file = new FileStream(path, FileMode.CreateNew, FileAccess.ReadWrite, FileShare.None, 1 << 16, FileOptions.DeleteOnClose);
-        using (var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true))
+        try
         {
-            var rows = RowsOf(Found(workspace, book, query)).ToList();
-            using (var table = new StreamWriter(zip.CreateEntry(TableName).Open(), new UTF8Encoding(true))) table.Write(LibraryTable.Write(rows.Select(r => r.Row)));
-            foreach (var (asset, row) in rows)
-            {
-                zip.CreateEntryFromFile(workspace.PathOf(asset), row.File, CompressionLevel.NoCompression);
-                using var sidecar = zip.CreateEntry(row.File + ".xmp").Open();
-                sidecar.Write(Sidecar.Write(asset.Facts.Words));
-            }
+            Pack(file, RowsOf(Found(workspace, book, query)).ToList(), workspace);
+        }
+        catch
+        {
+            // What was packed so far goes at once, and not when somebody finds it.
+            file.Dispose();
+            throw;
         }
         file.Position = 0;
         return Results.File(file, "application/zip", "library.zip");
+    }
+
+    private static void Pack(FileStream file, List<(Asset Asset, TableRow Row)> rows, Workspace workspace)
+    {
+        using var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true);
+        using (var table = new StreamWriter(zip.CreateEntry(TableName).Open(), new UTF8Encoding(true))) table.Write(LibraryTable.Write(rows.Select(r => r.Row)));
+        foreach (var (asset, row) in rows)
+        {
+            zip.CreateEntryFromFile(workspace.PathOf(asset), row.File, CompressionLevel.NoCompression);
+            using var sidecar = zip.CreateEntry(row.File + ".xmp").Open();
+            sidecar.Write(Sidecar.Write(asset.Facts.Words));
+        }
     }
 
     private static IReadOnlyList<Asset> Found(Workspace workspace, PlanBook book, string? query) =>

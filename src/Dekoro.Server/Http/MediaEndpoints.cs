@@ -137,7 +137,7 @@ internal static class MediaEndpoints
         var page = address.TrimEnd('/');
         if (live.PathOf(page.Length == 0 ? "index.html" : page + "/index.html") is not { } index) return Results.Text("There is no page at this address.", statusCode: 404);
         // Addresses inside a page are relative to its folder.
-        if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(page.Length > 0 ? $"/live/{page}/" : "/live/");
+        if (!request.Path.Value!.EndsWith('/')) return Results.Redirect(Uri.EscapeDataString(request.Path.Value.Split('/')[^1]) + "/");
         response.Headers.CacheControl = "no-cache";
         // What is made to be shown elsewhere may be framed by anyone.
         if (SnippetPage.IsPath(page)) response.Headers.ContentSecurityPolicy = PagePolicy.FramedHeader;

@@ -7,11 +7,14 @@ public sealed class BackgroundWork(Publisher publisher, ILogger<BackgroundWork> 
 {
     private readonly Channel<bool> _asked = Channel.CreateBounded<bool>(new BoundedChannelOptions(1) { FullMode = BoundedChannelFullMode.DropWrite });
 
+    private static readonly TimeSpan Backoff = TimeSpan.FromSeconds(30), MostBackoff = TimeSpan.FromHours(1);
+
     /// <summary>After the drafts have changed.</summary>
     public void Prepare() => _asked.Writer.TryWrite(true);
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
+        var wait = Backoff;
         while (!stoppingToken.IsCancellationRequested)
         {
             try
@@ -20,6 +23,7 @@ public sealed class BackgroundWork(Publisher publisher, ILogger<BackgroundWork> 
                 // While someone types or drags, sizes change from second to second: wait until they rest.
                 await Task.Delay(TimeSpan.FromSeconds(4), stoppingToken);
                 await publisher.PrepareAsync(stoppingToken);
+                wait = Backoff;
             }
             catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
             {
@@ -28,7 +32,9 @@ public sealed class BackgroundWork(Publisher publisher, ILogger<BackgroundWork> 
             catch (Exception e)
             {
                 // Whatever it is, it must not end the process: a service that throws takes the host with it.
-                log.LogWarning(e, "Files could not be made ahead; publishing will try again and say why.");
+                log.LogWarning(e, "Files could not be made ahead; it is tried again in {Wait}, and publishing says why.", wait);
+                _ = Task.Delay(wait, stoppingToken).ContinueWith(_ => Prepare(), stoppingToken, TaskContinuationOptions.OnlyOnRanToCompletion, TaskScheduler.Default);
+                wait = wait < MostBackoff ? 2 * wait : wait;
             }
         }
     }
