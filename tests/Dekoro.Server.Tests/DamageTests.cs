@@ -23,7 +23,7 @@ public sealed class DamageTests : IDisposable
     [InlineData("empty")]
     public async Task Without_its_database_a_data_folder_is_not_opened_no_original_goes_and_recover_brings_them_back(string how)
     {
-        var ids = await WithAsync(async app => (await TakeAsync(app, "line-reel.jpg"), await TakeAsync(app, "two-lanterns.jpg")));
+        await WithAsync(async app => (await TakeAsync(app, "line-reel.jpg"), await TakeAsync(app, "two-lanterns.jpg")));
         var before = Originals();
         SqliteConnection.ClearAllPools();
         foreach (var file in Directory.GetFiles(_folder, "dekoro.db*")) File.Delete(file);
@@ -37,7 +37,6 @@ public sealed class DamageTests : IDisposable
         Assert.Equal(2, await WithAsync(app => Task.FromResult((int)app.Services.GetRequiredService<Workspace>().Assets.Count())));
         // It is for a lost database alone.
         Assert.Equal(1, await Commands.RunAsync(["recover", "--data", _folder]));
-        _ = ids;
     }
 
     [Fact]
