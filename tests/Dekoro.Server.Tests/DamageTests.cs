@@ -160,7 +160,7 @@ public sealed class DamageTests : IDisposable
     }
 
     [Fact]
-    public async Task A_save_waits_for_a_database_that_is_held_and_daily_work_that_met_one_is_done_later()
+    public async Task A_save_waits_for_a_database_that_is_held()
     {
         await WithAsync(async app =>
         {

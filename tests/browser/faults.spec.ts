@@ -145,7 +145,7 @@ test('What was typed without a line in a window that is gone is joined with what
   await expect.poll(() => words(own.url, id)).toEqual(['First. Mine.', 'Second. Mine too.', 'Third. Theirs.']);
 });
 
-test('A full disk is said in words and takes nothing: at a draft, at publishing, at bringing a database up to date and at a start', async ({ page }) => {
+test('A full disk is said in words and takes nothing: at a draft, at publishing and at a backup; with room again what was typed is kept', async ({ page }) => {
   test.skip(process.getuid?.() !== 0, 'Only root can make a small disk to fill.');
   const disk = mkdtempSync(join(tmpdir(), 'dekoro-small-'));
   execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=24m', 'tmpfs', disk]);

@@ -39,7 +39,7 @@ public sealed class Archives(Fetching fetching, TimeProvider clock)
         try
         {
             // Away from the caller: the first reader may leave, the others still wait for it.
-            return await Task.Run(() => ArchiveReader.ReadAsync(address, Within(address), timed.Token), timed.Token);
+            return await Task.Run(() => ArchiveReader.ReadAsync(address, Within(address, BytesAsync, MostBytes), timed.Token), timed.Token);
         }
         catch (OperationCanceledException e) when (timed.IsCancellationRequested)
         {
@@ -48,13 +48,13 @@ public sealed class Archives(Fetching fetching, TimeProvider clock)
     }
 
     /// <summary>All descriptions of one archive together are held to a budget: an endless one ends.</summary>
-    private FetchBytes Within(Uri archive)
+    internal static FetchBytes Within(Uri archive, FetchBytes fetch, long mostBytes)
     {
-        long left = MostBytes;
+        var left = mostBytes;
         return async (address, stop) =>
         {
-            if (Interlocked.Read(ref left) <= 0) throw new UnreadableException($"{archive.Host} gives more than the {MostBytes >> 20} MB of descriptions that are read at once: give the address of a smaller collection.");
-            var bytes = await BytesAsync(address, stop);
+            if (Interlocked.Read(ref left) <= 0) throw new UnreadableException($"{archive.Host} gives more than the {mostBytes >> 20} MB of descriptions that are read at once: give the address of a smaller collection.");
+            var bytes = await fetch(address, stop);
             Interlocked.Add(ref left, -bytes.Length);
             return bytes;
         };
