@@ -12,6 +12,25 @@ public sealed partial class DatedTests
     private static CancellationToken Stop => TestContext.Current.CancellationToken;
 
     [Fact]
+    public async Task A_day_whose_midnight_is_skipped_begins_when_it_begins_and_not_an_hour_before()
+    {
+        // In Santiago clocks went from 0:00 to 1:00 on 8 September 2024 (4:00 UTC).
+        var clock = new FakeTimeProvider(new DateTimeOffset(2024, 9, 8, 3, 59, 59, TimeSpan.Zero));
+        var server = new ServerFixture { Clock = clock };
+        await server.InitializeAsync();
+        var style = await server.GetAsync("/api/site/style");
+        style["values"]!["zone"] = "America/Santiago";
+        Assert.Equal(HttpStatusCode.OK, (await server.SendAsync(HttpMethod.Put, "/api/site/style", new { values = style["values"] })).Status);
+        var days = (Dekoro.Server.Work.SiteClock)server.Services.GetService(typeof(Dekoro.Server.Work.SiteClock))!;
+        var (before, skipped) = (new NodaTime.LocalDate(2024, 9, 7), new NodaTime.LocalDate(2024, 9, 8));
+        Assert.Equal(before, days.Today);
+        clock.Advance(TimeSpan.FromSeconds(1));
+        Assert.Equal(skipped, days.Today);
+        Assert.Equal(clock.GetUtcNow(), days.StartOf(skipped));
+        await server.DisposeAsync();
+    }
+
+    [Fact]
     public async Task A_dated_slide_comes_and_goes_by_itself_and_takes_nobodys_draft_along()
     {
         var clock = new FakeTimeProvider(new DateTimeOffset(2026, 11, 26, 12, 0, 0, TimeSpan.Zero));
