@@ -58,10 +58,20 @@ const bytes = await page.evaluate(async () => {
     hill('#7c9a6d', 0.8, 0.68, 0.86, 0.74);
     hill('#dcc48e', 0.9, 0.8, 0.97, 0.86);
     ['#b5392f', '#2c5f8a', '#e0a92e'].forEach((colour, i) =>
-      kite(w * (0.25 + 0.25 * i) + 60 * Math.sin(t + i), h * (0.34 + 0.1 * (i % 2)) + 26 * Math.cos(t + 2 * i), 34 + 8 * i, 0.25 * Math.sin(t + i), colour, w * (0.2 + 0.25 * i)),
+      kite(
+        w * (0.25 + 0.25 * i) + 60 * Math.sin(t + i),
+        h * (0.34 + 0.1 * (i % 2)) + 26 * Math.cos(t + 2 * i),
+        34 + 8 * i,
+        0.25 * Math.sin(t + i),
+        colour,
+        w * (0.2 + 0.25 * i),
+      ),
     );
   };
-  const recorder = new MediaRecorder(canvas.captureStream(25), { mimeType: 'video/webm;codecs=vp8', videoBitsPerSecond: 500_000 });
+  const recorder = new MediaRecorder(canvas.captureStream(25), {
+    mimeType: 'video/webm;codecs=vp8',
+    videoBitsPerSecond: 500_000,
+  });
   const parts = [];
   recorder.ondataavailable = (event) => parts.push(event.data);
   const stopped = new Promise((resolve) => (recorder.onstop = resolve));

@@ -1,4 +1,5 @@
-// Measures the faces that sites ship, in the browser that draws them: advance widths, kerning of pairs and line metrics,
+// Measures the faces that sites ship, in the browser that draws them: advance widths, kerning of pairs and line
+// metrics,
 // in thousandths of an em. Run it when a face is added or renewed:  node tools/measure-faces.mjs
 import { createRequire } from 'node:module';
 import { chromiumHere } from '../tests/browser/browser.mjs';
@@ -24,7 +25,11 @@ for (const [style, file] of Object.entries(styles)) {
       const widthsOf = (texts, weight) => {
         const holder = document.createElement('div');
         holder.style.cssText = `font: ${weight} 1000px Measured; white-space: pre; position: absolute`;
-        const spans = texts.map((text) => holder.appendChild(Object.assign(document.createElement('span'), { textContent: text, style: 'display: inline-block' })));
+        const spans = texts.map((text) =>
+          holder.appendChild(
+            Object.assign(document.createElement('span'), { textContent: text, style: 'display: inline-block' }),
+          ),
+        );
         document.body.append(holder);
         const widths = new Map(spans.map((span, i) => [texts[i], span.getBoundingClientRect().width]));
         holder.remove();
@@ -34,7 +39,10 @@ for (const [style, file] of Object.entries(styles)) {
       for (const weight of weights) {
         context.font = `${weight} 1000px Measured`;
         const { fontBoundingBoxAscent: ascent, fontBoundingBoxDescent: descent } = context.measureText('x');
-        const letters = [...Array(0x17f).keys()].slice(0x20).filter((c) => c < 0x7f || c >= 0xa0).map((c) => String.fromCharCode(c));
+        const letters = [...Array(0x17f).keys()]
+          .slice(0x20)
+          .filter((c) => c < 0x7f || c >= 0xa0)
+          .map((c) => String.fromCharCode(c));
         letters.push(...'–—‘’‚“”„†•…‰‹›€™−');
         const pairs = {};
         const couples = [...pairing].flatMap((a) => [...pairing].map((b) => a + b));

@@ -29,8 +29,16 @@ const views = {
     only: 'paper',
     then: (page) => page.getByRole('button', { name: 'More', exact: true }).click(),
   },
-  arrangement: { path: '/arrangements/kites-of-the-hall', only: 'paper', then: (page) => page.getByRole('button', { name: /^4: / }).click() },
-  shelf: { path: '/library/shelf', only: 'paper', then: (page) => page.getByRole('button', { name: 'Stars', exact: true }).click() },
+  arrangement: {
+    path: '/arrangements/kites-of-the-hall',
+    only: 'paper',
+    then: (page) => page.getByRole('button', { name: /^4: / }).click(),
+  },
+  shelf: {
+    path: '/library/shelf',
+    only: 'paper',
+    then: (page) => page.getByRole('button', { name: 'Stars', exact: true }).click(),
+  },
   mail: {
     path: '/library/in',
     only: 'paper',
@@ -67,7 +75,11 @@ const views = {
       await page.getByRole('button', { name: /^Behind cell 1/ }).click();
     },
   },
-  band: { path: '/pages/lantern-night', only: 'paper', then: (page) => page.getByRole('link', { name: /^Band/ }).click() },
+  band: {
+    path: '/pages/lantern-night',
+    only: 'paper',
+    then: (page) => page.getByRole('link', { name: /^Band/ }).click(),
+  },
   proofs: {
     path: '/pages/lantern-night/proofs',
     only: 'paper',
@@ -103,7 +115,10 @@ const views = {
       await page.getByRole('slider', { name: 'Straighten' }).fill('1.5');
       await page.getByRole('slider', { name: 'Light' }).fill('12');
       await page.getByText(', kept ').waitFor();
-      await page.getByRole('region', { name: 'Versions' }).getByRole('button', { name: /^Straightened/ }).waitFor();
+      await page
+        .getByRole('region', { name: 'Versions' })
+        .getByRole('button', { name: /^Straightened/ })
+        .waitFor();
     },
   },
 };

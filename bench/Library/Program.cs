@@ -1,11 +1,11 @@
-// A large library.
-//   Library rows DIR [N]     a data folder with N pictures (rows only), and how long searches of it take against a plain scan
+// A large library. Library rows DIR [N]     a data folder with N pictures (rows only), and how long searches of it take
+// against a plain scan
 //   Library photos DIR [N]   N photographs of 12 megapixels, to be taken in
 //   Library drafts DIR [N]   N saves of a draft that wait for the disk, against the same that a power cut may take
 using System.Diagnostics;
 using System.Globalization;
 using Dekoro.Bench;
-using Dekoro.Core.Library;
+using Dekoro.Core.Media;
 using Dekoro.Storage;
 
 var (what, folder, n) = (args[0], args[1], args.Length > 2 ? int.Parse(args[2], CultureInfo.InvariantCulture) : 0);
@@ -22,9 +22,19 @@ if (what == "drafts")
 n = n == 0 ? 100_000 : n;
 using var database = new Database(Path.Combine(folder, "dekoro.db"));
 var assets = new Assets(database);
-if (assets.Count() == 0) foreach (var asset in Rows.Of(n, seed: 20261125)) assets.Add(asset);
+if (assets.Count() == 0)
+    foreach (var asset in Rows.Of(n, seed: 20261125))
+        assets.Add(asset);
 string[] used = [.. Enumerable.Range(0, 400).Select(i => Rows.IdOf(i * (n / 400)))];
-LibraryFilter[] switches = [new(FilterKind.Shape, "wide"), new(FilterKind.Shape, "tall"), new(FilterKind.Unused), new(FilterKind.NoAlt), new(FilterKind.NoTitle), new(FilterKind.Soft)];
+LibraryFilter[] switches =
+[
+    new(FilterKind.Shape, "wide"),
+    new(FilterKind.Shape, "tall"),
+    new(FilterKind.Unused),
+    new(FilterKind.NoAlt),
+    new(FilterKind.NoTitle),
+    new(FilterKind.Soft),
+];
 
 var (ours, scans) = (new List<double>(), new List<double>());
 foreach (var (first, second) in Rows.Pairs(60, seed: 7))
@@ -34,11 +44,18 @@ foreach (var (first, second) in Rows.Pairs(60, seed: 7))
     ours.Add(ms);
     var (rival, scanMs) = Timed(() => Scan.Count(Path.Combine(folder, "dekoro.db"), first, second, used));
     scans.Add(scanMs);
-    if (rival != total) throw new InvalidOperationException($"“{query.Written}” finds {total}, the scan {rival}.");
+    if (rival != total)
+        throw new InvalidOperationException($"“{query.Written}” finds {total}, the scan {rival}.");
 }
-Console.WriteLine($"Search of {n:N0} pictures, two words and two filters, first 120, total and six counts; {ours.Count} searches:");
+Console.WriteLine(
+    $"Search of {n:N0} pictures, two words and two filters, first 120, total and six counts; {ours.Count} searches:"
+);
 Console.WriteLine($"  median {Part(ours, 0.5):0.0} ms, 95th percentile {Part(ours, 0.95):0.0} ms");
-Console.WriteLine($"  a plain scan of the same table: median {Part(scans, 0.5):0} ms, 95th percentile {Part(scans, 0.95):0} ms; it takes {Part(scans, 0.5) / Part(ours, 0.5):0} times as long (95th percentiles {Part(scans, 0.95) / Part(ours, 0.95):0})");
+Console.WriteLine(
+    $"  a plain scan of the same table: median {Part(scans, 0.5):0} ms, 95th percentile {Part(scans, 0.95):0} "
+        + $"ms; it takes {Part(scans, 0.5) / Part(ours, 0.5):0} times as long (95th percentiles "
+        + $"{Part(scans, 0.95) / Part(ours, 0.95):0})"
+);
 var (_, empty) = Timed(() => assets.Search(LibraryQuery.Read(""), used, 0, 120, switches));
 Console.WriteLine($"  no words at all, with its counts: {empty:0} ms");
 
@@ -49,4 +66,5 @@ static (T Result, double Ms) Timed<T>(Func<T> work)
     return (result, clock.Elapsed.TotalMilliseconds);
 }
 
-static double Part(List<double> all, double share) => all.Order().ElementAt(Math.Min(all.Count - 1, (int)(all.Count * share)));
+static double Part(List<double> all, double share) =>
+    all.Order().ElementAt(Math.Min(all.Count - 1, (int)(all.Count * share)));

@@ -2,7 +2,9 @@ using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Bench;
 
-/// <summary>The rival: every row of the table looked at, with SQLite's own LIKE, for what is found and for the counts.</summary>
+/// <summary>
+/// The rival: every row of the table looked at, with SQLite's own LIKE, for what is found and for the counts.
+/// </summary>
 internal static class Scan
 {
     public static long Count(string path, string first, string second, IReadOnlyCollection<string> used)
@@ -16,11 +18,15 @@ internal static class Scan
             mapped.ExecuteNonQuery();
         }
         using var command = connection.CreateCommand();
-        const string text = "' ' || replace(title, '_', ' ') || ' ' || alt || ' ' || caption || ' ' || description || ' ' || credit || ' ' || folder || ' ' || replace(file_name, '-', ' ')";
+        const string text =
+            "' ' || replace(title, '_', ' ') || ' ' || alt || ' ' || caption || ' ' || description || ' ' || "
+            + "credit || ' ' || folder || ' ' || replace(file_name, '-', ' ')";
         command.CommandText = $"""
-            SELECT count(*), sum(1.0 * width / height >= 1.15), sum(1.0 * width / height <= 1 / 1.15), sum(id NOT IN (SELECT value FROM json_each($used))), sum(alt = ''), sum(no_title), sum(sharpness < 0.02)
+            SELECT count(*), sum(1.0 * width / height >= 1.15), sum(1.0 * width / height <= 1 / 1.15),
+            sum(id NOT IN (SELECT value FROM json_each($used))), sum(alt = ''), sum(no_title), sum(sharpness < 0.02)
             FROM asset
-            WHERE {text} LIKE '% ' || $first || '%' AND {text} LIKE '% ' || $second || '%' AND 1.0 * width / height >= 1.15 AND width >= 1600 AND away_since IS NULL
+            WHERE {text} LIKE '% ' || $first || '%' AND {text} LIKE '% ' || $second || '%'
+            AND 1.0 * width / height >= 1.15 AND width >= 1600 AND away_since IS NULL
             """;
         command.Parameters.AddWithValue("$first", first);
         command.Parameters.AddWithValue("$second", second);

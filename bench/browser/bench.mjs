@@ -25,9 +25,12 @@ async function firstPaint(url, path) {
             const look = () => {
               const seen = [...document.images].filter((image) => {
                 const box = image.getBoundingClientRect();
-                return image.src.includes('/media/proof/') && box.top < innerHeight && box.bottom > 0 && box.height > 20;
+                return (
+                  image.src.includes('/media/proof/') && box.top < innerHeight && box.bottom > 0 && box.height > 20
+                );
               });
-              if (seen.length > 5 && seen.every((image) => image.complete && image.naturalWidth > 0)) requestAnimationFrame(() => done(performance.now()));
+              if (seen.length > 5 && seen.every((image) => image.complete && image.naturalWidth > 0))
+                requestAnimationFrame(() => done(performance.now()));
               else requestAnimationFrame(look);
             };
             look();
@@ -46,11 +49,19 @@ if (!which || which === 'sheet') {
   const ids = [...(await fill(server.url, 50, 5000))];
   const many = await firstPaint(server.url, '/library');
   // The rival: the same pictures as a plain page, all of them in the document.
-  const rows = ids.map((id) => `<figure style="display:inline-block"><img src="/media/proof/${id}/whole/320" height="150" loading="lazy"><figcaption>${id}</figcaption></figure>`).join('');
+  const rows = ids
+    .map(
+      (id) =>
+        `<figure style="display:inline-block"><img src="/media/proof/${id}/whole/320" height="150" ` +
+        `loading="lazy"><figcaption>${id}</figcaption></figure>`,
+    )
+    .join('');
   const plain = [];
   for (let round = 0; round < 5; round++) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.route('**/plain', (route) => route.fulfill({ contentType: 'text/html', body: `<!doctype html><body>${rows}` }));
+    await page.route('**/plain', (route) =>
+      route.fulfill({ contentType: 'text/html', body: `<!doctype html><body>${rows}` }),
+    );
     await page.goto(`${server.url}/plain`, { waitUntil: 'commit' });
     plain.push(
       await page.evaluate(
@@ -58,7 +69,8 @@ if (!which || which === 'sheet') {
           new Promise((done) => {
             const look = () => {
               const seen = [...document.images].filter((image) => image.getBoundingClientRect().top < innerHeight);
-              if (seen.length > 5 && seen.every((image) => image.complete)) requestAnimationFrame(() => done(performance.now()));
+              if (seen.length > 5 && seen.every((image) => image.complete))
+                requestAnimationFrame(() => done(performance.now()));
               else requestAnimationFrame(look);
             };
             look();
@@ -68,12 +80,17 @@ if (!which || which === 'sheet') {
     await page.close();
   }
   console.log(`Contact sheet, address to all pictures in view painted, median of 4 after one warm:`);
-  console.log(`  5,000 pictures ${many.toFixed(0)} ms; 50 pictures ${few.toFixed(0)} ms; ratio ${(many / few).toFixed(2)}`);
-  console.log(`  a plain page of 5,000 lazy pictures ${median(plain.slice(1)).toFixed(0)} ms; ratio ${(many / median(plain.slice(1))).toFixed(2)}`);
+  console.log(
+    `  5,000 pictures ${many.toFixed(0)} ms; 50 pictures ${few.toFixed(0)} ms; ratio ${(many / few).toFixed(2)}`,
+  );
+  console.log(
+    `  a plain page of 5,000 lazy pictures ${median(plain.slice(1)).toFixed(0)} ms; ratio ${(many / median(plain.slice(1))).toFixed(2)}`,
+  );
   server.stop();
 }
 
-const inBench = (...args) => execFileSync(join(root, 'bench/Library/bin/Release/net10.0/Library'), args, { encoding: 'utf8' });
+const inBench = (...args) =>
+  execFileSync(join(root, 'bench/Library/bin/Release/net10.0/Library'), args, { encoding: 'utf8' });
 /** Seconds of processor that a process has used. */
 const cpuSeconds = (pid) => {
   const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1].split(' ');
@@ -85,12 +102,17 @@ if (!which || which === 'many') {
   process.stdout.write(inBench('rows', data));
   const server = await serve('5373', data);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const dot = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  const dot = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
   // The rows have no files: what is looked at is the sheet, not the decoding.
   await page.route('**/media/proof/**', (route) => route.fulfill({ contentType: 'image/png', body: dot }));
   await page.addInitScript(() => {
     window.longest = 0;
-    new PerformanceObserver((list) => list.getEntries().forEach((one) => (window.longest = Math.max(window.longest, one.duration)))).observe({ entryTypes: ['longtask'] });
+    new PerformanceObserver((list) =>
+      list.getEntries().forEach((one) => (window.longest = Math.max(window.longest, one.duration))),
+    ).observe({ entryTypes: ['longtask'] });
   });
   await page.goto(`${server.url}/library`);
   await page.locator('[data-picture]').first().waitFor();
@@ -115,8 +137,14 @@ if (!which || which === 'many') {
     }
     return { nodes, seen, longest: window.longest, height: sheet.scrollHeight };
   });
-  console.log(`Contact sheet of 100,000 pictures scrolled end to end (${scrolled.seen} steps, ${Math.round(scrolled.height / 1000)} thousand px):`);
-  console.log(`  at most ${scrolled.nodes} nodes in it, longest task over 50 ms ${scrolled.longest.toFixed(0)} ms (while it was opened ${opened.toFixed(0)}); the server holds ${memoryMb(server.pid, 'VmRSS').toFixed(0)} MB, at most ${memoryMb(server.pid, 'VmHWM').toFixed(0)} MB`);
+  console.log(
+    `Contact sheet of 100,000 pictures scrolled end to end (${scrolled.seen} steps, ${Math.round(scrolled.height / 1000)} thousand px):`,
+  );
+  console.log(
+    `  at most ${scrolled.nodes} nodes in it, longest task over 50 ms ${scrolled.longest.toFixed(0)} ms ` +
+      `(while it was opened ${opened.toFixed(0)}); the server holds ` +
+      `${memoryMb(server.pid, 'VmRSS').toFixed(0)} MB, at most ${memoryMb(server.pid, 'VmHWM').toFixed(0)} MB`,
+  );
   await page.close();
   server.stop();
 }
@@ -126,12 +154,22 @@ if (!which || which === 'photos') {
   inBench('photos', photos, '200');
   const server = await serve('5374');
   const json = { 'Content-Type': 'application/json' };
-  const made = await (await fetch(`${server.url}/api/pages`, { method: 'POST', headers: json, body: JSON.stringify({ kind: 'page', title: 'Busy' }) })).json();
+  const made = await (
+    await fetch(`${server.url}/api/pages`, {
+      method: 'POST',
+      headers: json,
+      body: JSON.stringify({ kind: 'page', title: 'Busy' }),
+    })
+  ).json();
   let version = 1;
   const saveOnce = async () => {
     const start = performance.now();
     const content = [{ type: 'paragraph', content: [{ type: 'text', text: `Saved ${version} times.` }] }];
-    const put = await fetch(`${server.url}/api/pages/${made.id}/draft`, { method: 'PUT', headers: { ...json, 'If-Match': `"${version}"` }, body: JSON.stringify({ title: 'Busy', document: { type: 'doc', content } }) });
+    const put = await fetch(`${server.url}/api/pages/${made.id}/draft`, {
+      method: 'PUT',
+      headers: { ...json, 'If-Match': `"${version}"` },
+      body: JSON.stringify({ title: 'Busy', document: { type: 'doc', content } }),
+    });
     version = (await put.json()).version;
     return performance.now() - start;
   };
@@ -165,8 +203,15 @@ if (!which || which === 'photos') {
   await saving;
   const cores = (cpuSeconds(server.pid) - cpu) / (whole / 1000);
   console.log(`200 photographs of 12 megapixels taken in, three at a time, in ${(whole / 1000).toFixed(1)} s:`);
-  console.log(`  first thumbnail after ${(firstThumbnail / 1000).toFixed(2)} s, ratio to the whole ${(firstThumbnail / whole).toFixed(4)}; ${cores.toFixed(2)} processors busy on average; at most ${memoryMb(server.pid, 'VmHWM').toFixed(0)} MB`);
-  console.log(`  a draft save meanwhile: median ${median(load).toFixed(1)} ms, idle ${median(idle).toFixed(1)} ms, ratio ${(median(load) / median(idle)).toFixed(2)}`);
+  console.log(
+    `  first thumbnail after ${(firstThumbnail / 1000).toFixed(2)} s, ratio to the whole ` +
+      `${(firstThumbnail / whole).toFixed(4)}; ${cores.toFixed(2)} processors busy on average; at most ` +
+      `${memoryMb(server.pid, 'VmHWM').toFixed(0)} MB`,
+  );
+  console.log(
+    `  a draft save meanwhile: median ${median(load).toFixed(1)} ms, idle ${median(idle).toFixed(1)} ms, ` +
+      `ratio ${(median(load) / median(idle)).toFixed(2)}`,
+  );
   server.stop();
   rmSync(photos, { recursive: true, force: true });
 }
@@ -202,7 +247,11 @@ if (!which || which === 'room') {
     return { moved, idle: await times(() => {}) };
   });
   console.log(`Picture room, a scale's move to the changed picture, 60 moves on 6000 × 2000 px:`);
-  console.log(`  median ${median(taken.moved).toFixed(1)} ms, 95th percentile ${part(taken.moved, 0.95).toFixed(1)} ms (two frames of 60 Hz are 33.3); a frame with nothing to change ${median(taken.idle).toFixed(1)} ms, ratio ${(median(taken.moved) / median(taken.idle)).toFixed(2)}`);
+  console.log(
+    `  median ${median(taken.moved).toFixed(1)} ms, 95th percentile ${part(taken.moved, 0.95).toFixed(1)} ms ` +
+      `(two frames of 60 Hz are 33.3); a frame with nothing to change ${median(taken.idle).toFixed(1)} ms, ` +
+      `ratio ${(median(taken.moved) / median(taken.idle)).toFixed(2)}`,
+  );
   await page.close();
   server.stop();
 }

@@ -1,5 +1,7 @@
-// Memory of the server over a day's work: idle with the demo, after 500 and 5,000 looks of its home page, and after photographs of 12 megapixels.
-//   node bench/browser/memory.mjs [SERVER.dll]   the rival is another build, such as the one of before: DEKORO_RIVAL=/path/to/Dekoro.Server.dll
+// Memory of the server over a day's work: idle with the demo, after 500 and 5,000 looks of its home page, and after
+// photographs of 12 megapixels.
+// node bench/browser/memory.mjs [SERVER.dll]   the rival is another build, such as the one of before:
+// DEKORO_RIVAL=/path/to/Dekoro.Server.dll
 import './../../tests/browser/origin.mjs';
 import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, openAsBlob, readdirSync, rmSync } from 'node:fs';
@@ -15,14 +17,21 @@ const rest = (ms) => new Promise((done) => setTimeout(done, ms));
 
 async function over(dll, port) {
   const data = mkdtempSync(join(tmpdir(), 'dekoro-memory-'));
-  const child = spawn('dotnet', [dll, 'serve', '--port', port, '--data', data], { env: { ...process.env, DEKORO_DEMO: join(root, 'demo'), DEKORO_EFFORT: 'least' } });
+  const child = spawn('dotnet', [dll, 'serve', '--port', port, '--data', data], {
+    env: { ...process.env, DEKORO_DEMO: join(root, 'demo'), DEKORO_EFFORT: 'least' },
+  });
   await new Promise((done) => child.stdout.on('data', (said) => String(said).includes('ready') && done()));
   const url = `http://127.0.0.1:${port}`;
   const rss = () => memoryMb(child.pid, 'VmRSS');
   await rest(20_000);
   const idle = rss();
   const draft = await (await fetch(`${url}/api/pages/home/draft`)).json();
-  const body = JSON.stringify({ title: draft.title, path: draft.path, summary: draft.summary, document: draft.document });
+  const body = JSON.stringify({
+    title: draft.title,
+    path: draft.path,
+    summary: draft.summary,
+    document: draft.document,
+  });
   const at = {};
   for (let i = 1; i <= looks; i++) {
     const answer = await fetch(`${url}/api/pages/home/look`, { method: 'POST', headers: json, body });
@@ -55,13 +64,18 @@ const mb = (n) => `${Math.round(n)} MB`;
 const ours = await over(process.argv[2] ?? join(root, 'build/server/Dekoro.Server.dll'), '5391');
 const say = (name, m) =>
   console.log(
-    `${name}: idle with the demo ${mb(m.idle)}; after ${looks / 10} looks ${mb(m.few)}, after ${looks} ${mb(m.many)} (${(m.many / m.few).toFixed(2)} times); ` +
+    `${name}: idle with the demo ${mb(m.idle)}; after ${looks / 10} looks ${mb(m.few)}, after ${looks} ` +
+      `${mb(m.many)} (${(m.many / m.few).toFixed(2)} times); ` +
       `${photographs} photographs of 12 megapixels in ${m.seconds.toFixed(1)} s, then ${mb(m.after)}; at its worst ${mb(m.most)}`,
   );
 say('This build', ours);
 if (process.env.DEKORO_RIVAL) {
   const rival = await over(process.env.DEKORO_RIVAL, '5392');
   say('The rival', rival);
-  console.log(`Ratios, this to the rival: photographs ${(ours.seconds / rival.seconds).toFixed(2)}, looks' growth ${((ours.many - ours.few) / (rival.many - rival.few)).toFixed(2)}, worst ${(ours.most / rival.most).toFixed(2)}`);
+  console.log(
+    `Ratios, this to the rival: photographs ${(ours.seconds / rival.seconds).toFixed(2)}, looks' growth ` +
+      `${((ours.many - ours.few) / (rival.many - rival.few)).toFixed(2)}, worst ` +
+      `${(ours.most / rival.most).toFixed(2)}`,
+  );
 }
 rmSync(folder, { recursive: true });

@@ -1,34 +1,20 @@
 namespace Dekoro.Demo.Draw;
 
-/// <summary>The light a scene is shown in.</summary>
-/// <param name="Red">Factor on the red channel; likewise green and blue.</param>
-/// <param name="Gamma">Above 1 is darker in the middle.</param>
-/// <param name="Saturation">0 grey, 1 as drawn.</param>
-/// <param name="Haze">Share of pale mist mixed in.</param>
-public sealed record Light(double Red = 1, double Green = 1, double Blue = 1, double Gamma = 1, double Saturation = 1, double Haze = 0)
-{
-    public static readonly Light Noon = new();
-    public static readonly Light Morning = new(1.04, 1.0, 0.95, 0.96, 0.95, 0.06);
-    public static readonly Light Evening = new(1.10, 0.96, 0.82, 1.08, 1.05);
-    public static readonly Light Overcast = new(0.97, 0.99, 1.02, 1.05, 0.55, 0.08);
-    public static readonly Light Winter = new(0.94, 0.99, 1.08, 1.0, 0.7, 0.12);
-    public static readonly Light Late = new(0.78, 0.74, 0.98, 1.35, 0.9);
-    public static readonly Light Old = new(1.06, 0.98, 0.82, 1.0, 0.12, 0.05);
-}
-
-/// <summary>Which part of a scene is framed: fractions of its width and height.</summary>
-public readonly record struct Frame(double X, double Y, double W, double H)
-{
-    public static readonly Frame Whole = new(0, 0, 1, 1);
-}
-
 /// <summary>One picture to draw. The ending of <paramref name="File"/> says the format.</summary>
 /// <param name="Width">Px of the finished file, before any turn.</param>
 /// <param name="Awkward">What is wrong with it on purpose.</param>
-public sealed record Recipe(string File, string Scene, int Width, Light Light, Frame Frame, bool Mirror = false, double Grain = 4, int Quality = 77, Awkward Awkward = Awkward.No)
+public sealed record Recipe(
+    string File,
+    string Scene,
+    int Width,
+    Light Light,
+    Frame Frame,
+    bool Mirror = false,
+    double Grain = 4,
+    int Quality = 77,
+    Awkward Awkward = Awkward.No
+)
 {
     public string? Title { get; init; }
     public string? Credit { get; init; }
 }
-
-public enum Awkward { No, Blurred, Sideways, Cmyk, Located, Transparent, Progressive }

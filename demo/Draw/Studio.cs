@@ -20,16 +20,26 @@ internal static class Studio
             return;
         }
         var lit = Lit(Framed(scene, recipe), recipe.Light);
-        if (recipe.Awkward == Awkward.Blurred) lit = lit.Gaussblur(recipe.Width / 130.0);
+        if (recipe.Awkward == Awkward.Blurred)
+            lit = lit.Gaussblur(recipe.Width / 130.0);
         var image = recipe.Grain > 0 ? Grained(lit, recipe.Grain, seed) : lit;
-        Write(image.Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb).CopyMemory(), recipe, path);
+        Write(
+            image.Cast(Enums.BandFormat.Uchar).Copy(interpretation: Enums.Interpretation.Srgb).CopyMemory(),
+            recipe,
+            path
+        );
     }
 
     private static Image Framed(string scene, Recipe recipe)
     {
         var whole = Raster.Of(scene, (int)Math.Round(recipe.Width / recipe.Frame.W));
         var (w, h) = (recipe.Width, (int)Math.Round(whole.Height * recipe.Frame.H));
-        var framed = whole.Crop((int)Math.Min(whole.Width - w, recipe.Frame.X * whole.Width), (int)Math.Min(whole.Height - h, recipe.Frame.Y * whole.Height), w, h);
+        var framed = whole.Crop(
+            (int)Math.Min(whole.Width - w, recipe.Frame.X * whole.Width),
+            (int)Math.Min(whole.Height - h, recipe.Frame.Y * whole.Height),
+            w,
+            h
+        );
         return recipe.Mirror ? framed.FlipHor() : framed;
     }
 
@@ -46,7 +56,9 @@ internal static class Studio
     private static Image Vignetted(Image image)
     {
         var centred = Image.Xyz(image.Width, image.Height) - new[] { image.Width / 2.0, image.Height / 2.0 };
-        var far = centred[0] * centred[0] / Math.Pow(image.Width / 2.0, 2) + centred[1] * centred[1] / Math.Pow(image.Height / 2.0, 2);
+        var far =
+            centred[0] * centred[0] / Math.Pow(image.Width / 2.0, 2)
+            + centred[1] * centred[1] / Math.Pow(image.Height / 2.0, 2);
         return image * (1.0 - far * 0.06);
     }
 
@@ -61,10 +73,21 @@ internal static class Studio
     private static Image CutOut(Image framed)
     {
         var rgb = framed.Copy(interpretation: Enums.Interpretation.Srgb);
-        var mask = Image.SvgloadBuffer(System.Text.Encoding.UTF8.GetBytes(string.Create(System.Globalization.CultureInfo.InvariantCulture, $"""
-            <svg xmlns="http://www.w3.org/2000/svg" width="{rgb.Width}" height="{rgb.Height}"><rect width="100%" height="100%" fill="black"/>
-            <ellipse cx="{rgb.Width / 2.0}" cy="{rgb.Height / 2.0}" rx="{rgb.Width * 0.46}" ry="{rgb.Height * 0.46}" fill="white"/></svg>
-            """)))[0].Gaussblur(rgb.Width / 40.0);
+        var mask = Image
+            .SvgloadBuffer(
+                System.Text.Encoding.UTF8.GetBytes(
+                    string.Create(
+                        System.Globalization.CultureInfo.InvariantCulture,
+                        $"""
+                        <svg xmlns="http://www.w3.org/2000/svg" width="{rgb.Width}" height="{rgb.Height}">
+                        <rect width="100%" height="100%" fill="black"/>
+                        <ellipse cx="{rgb.Width / 2.0}" cy="{rgb.Height / 2.0}" rx="{rgb.Width * 0.46}" ry="{rgb.Height
+                            * 0.46}" fill="white"/></svg>
+                        """
+                    )
+                )
+            )[0]
+            .Gaussblur(rgb.Width / 40.0);
         return rgb.Bandjoin(mask.Cast(Enums.BandFormat.Uchar)).CopyMemory();
     }
 
@@ -72,10 +95,14 @@ internal static class Studio
     {
         var signed = image.Mutate(m =>
         {
-            if (recipe.Credit is not null) m.Set(GValue.GStrType, "exif-ifd0-Artist", recipe.Credit);
-            if (recipe.Title is not null) m.Set(GValue.GStrType, "exif-ifd0-ImageDescription", recipe.Title);
-            if (recipe.Awkward == Awkward.Sideways) m.Set(GValue.GIntType, "orientation", 6);
-            if (recipe.Awkward != Awkward.Located) return;
+            if (recipe.Credit is not null)
+                m.Set(GValue.GStrType, "exif-ifd0-Artist", recipe.Credit);
+            if (recipe.Title is not null)
+                m.Set(GValue.GStrType, "exif-ifd0-ImageDescription", recipe.Title);
+            if (recipe.Awkward == Awkward.Sideways)
+                m.Set(GValue.GIntType, "orientation", 6);
+            if (recipe.Awkward != Awkward.Located)
+                return;
             m.Set(GValue.GStrType, "exif-ifd3-GPSLatitudeRef", "N");
             m.Set(GValue.GStrType, "exif-ifd3-GPSLatitude", "10/1 20/1 30/1");
             m.Set(GValue.GStrType, "exif-ifd3-GPSLongitudeRef", "W");
@@ -89,13 +116,31 @@ internal static class Studio
             case ".jpg":
                 // A camera held sideways: the sensor's picture lies on its side, and EXIF says how to turn it.
                 var stored = recipe.Awkward == Awkward.Sideways ? signed.Rot270() : signed;
-                stored.Jpegsave(path, q: recipe.Quality, optimizeCoding: true, interlace: recipe.Awkward == Awkward.Progressive);
+                stored.Jpegsave(
+                    path,
+                    q: recipe.Quality,
+                    optimizeCoding: true,
+                    interlace: recipe.Awkward == Awkward.Progressive
+                );
                 break;
-            case ".png": signed.Pngsave(path, compression: 9, palette: true, q: 90); break;
-            case ".webp": signed.Webpsave(path, q: recipe.Quality); break;
-            case ".avif": signed.Heifsave(path, q: 60, compression: Enums.ForeignHeifCompression.Av1, effort: 4); break;
-            case ".tif": signed.Tiffsave(path, compression: Enums.ForeignTiffCompression.Deflate, predictor: Enums.ForeignTiffPredictor.Horizontal); break;
-            default: throw new ArgumentException($"No way to write {path}.", nameof(path));
+            case ".png":
+                signed.Pngsave(path, compression: 9, palette: true, q: 90);
+                break;
+            case ".webp":
+                signed.Webpsave(path, q: recipe.Quality);
+                break;
+            case ".avif":
+                signed.Heifsave(path, q: 60, compression: Enums.ForeignHeifCompression.Av1, effort: 4);
+                break;
+            case ".tif":
+                signed.Tiffsave(
+                    path,
+                    compression: Enums.ForeignTiffCompression.Deflate,
+                    predictor: Enums.ForeignTiffPredictor.Horizontal
+                );
+                break;
+            default:
+                throw new ArgumentException($"No way to write {path}.", nameof(path));
         }
     }
 }

@@ -1,103 +1,160 @@
 using System.Collections.Immutable;
 using Dekoro.Core.Colour;
+using Dekoro.Core.Delivery;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
-using Dekoro.Core.Library;
-using Dekoro.Core.Planning;
+using Dekoro.Core.Media;
 using NetVips;
 
 namespace Dekoro.Imaging;
 
-/// <summary>What is measured once on the pixels of a picture that comes in.</summary>
-/// <param name="Sharpness">Variance of the Laplacian of luminance / variance of luminance, on a copy of 512 px.</param>
-/// <param name="Colours">Names of the colours it shows, most first.</param>
-/// <param name="IsDoubtful">The decoder got to the end, but complained on the way: parts of the picture may be wrong.</param>
-public sealed record Measured(BytesModel Bytes, double Sharpness, KeepBox KeepGuess, LookHash Look, ImmutableArray<string> Colours, bool IsDoubtful);
-
 /// <summary>Decodes a picture once at a modest size and measures it; a truncated file shows here.</summary>
 public static class Measure
 {
-    private const int LookPx = 512, ColourPx = 96, GridPx = 512, DecodePx = 1024;
+    private const int LookPx = 512,
+        ColourPx = 96,
+        GridPx = 512,
+        DecodePx = 1024;
     private const double GuessShare = 0.3;
 
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static Measured Read(string path, Probed probed, CancellationToken stop = default) => Within(probed.Format, stop, token =>
-    {
-        var isDoubtful = false;
-        Image image;
-        try
+    public static Measured Read(string path, Probed probed, CancellationToken stop = default) =>
+        Within(probed.Format, stop, token =>
         {
-            image = Look(path, probed.Size, Edits.None, Enums.FailOn.Warning, token);
-        }
-        catch (VipsException) when (!token.IsCancellationRequested)
-        {
-            isDoubtful = true;
-            image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
-        }
-        using (image) return new Measured(BytesOf(image, probed.Frames), SharpnessOf(image), KeepGuessOf(image), LookOf(image), ColoursOf(image), isDoubtful);
-    });
+            var isDoubtful = false;
+            Image image;
+            try
+            {
+                image = Look(path, probed.Size, Edits.None, Enums.FailOn.Warning, token);
+            }
+            catch (VipsException) when (!token.IsCancellationRequested)
+            {
+                isDoubtful = true;
+                image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
+            }
+            using (image)
+                return new Measured(
+                    BytesOf(image, probed.Frames),
+                    SharpnessOf(image),
+                    KeepGuessOf(image),
+                    LookOf(image),
+                    ColoursOf(image),
+                    isDoubtful
+                );
+        });
 
     /// <summary>Measures a version of a picture that was read before.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static Measured Read(string path, PictureFormat format, PixelSize original, Edits edits, CancellationToken stop = default) => Within(format, stop, token =>
-    {
-        using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
-        using var crisp = Editing.Sharpened(image, edits.Adjustments);
-        return new Measured(BytesOf(crisp, 1), SharpnessOf(crisp), KeepGuessOf(crisp), LookOf(crisp), ColoursOf(crisp), false);
-    });
+    public static Measured Read(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Edits edits,
+        CancellationToken stop = default
+    ) => Within(format, stop, token =>
+        {
+            using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
+            using var crisp = Editing.Sharpened(image, edits.Adjustments);
+            return new Measured(
+                BytesOf(crisp, 1),
+                SharpnessOf(crisp),
+                KeepGuessOf(crisp),
+                LookOf(crisp),
+                ColoursOf(crisp),
+                false
+            );
+        });
 
     /// <summary>What a picture looks like, and nothing else of it.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static LookHash LookOf(string path, Probed probed, CancellationToken stop = default) => Within(probed.Format, stop, token =>
-    {
-        using var image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
-        return LookOf(image);
-    });
+    public static PerceptualHash LookOf(string path, Probed probed, CancellationToken stop = default) =>
+        Within(probed.Format, stop, token =>
+        {
+            using var image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
+            return LookOf(image);
+        });
 
     /// <summary>The colours a picture shows, and nothing else of it.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static ImmutableArray<string> ColoursOf(string path, PictureFormat format, PixelSize original, CancellationToken stop = default) => Within(format, stop, token =>
-    {
-        using var image = Look(path, original, Edits.None, Enums.FailOn.Truncated, token);
-        return ColoursOf(image);
-    });
+    public static ImmutableArray<string> ColoursOf(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        CancellationToken stop = default
+    ) => Within(format, stop, token =>
+        {
+            using var image = Look(path, original, Edits.None, Enums.FailOn.Truncated, token);
+            return ColoursOf(image);
+        });
 
     /// <summary>What lies where in a picture, at a few samples.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static ColourGrid GridOf(string path, PictureFormat format, PixelSize original, Edits edits, CancellationToken stop = default) => Within(format, stop, token =>
-    {
-        using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
-        using var colours = image.Colourspace(Enums.Interpretation.Srgb);
-        using var opaque = colours.HasAlpha() ? colours.Copy() : colours.Bandjoin(255);
-        // Plain means over whole squares: a sharper filter would put light and dark beside edges that are not there.
-        var by = Math.Max(1, (int)Math.Ceiling((double)Math.Max(opaque.Width, opaque.Height) / GridPx));
-        using var means = opaque.Shrink(by, by, ceil: true);
-        using var bytes = means.Cast(Enums.BandFormat.Uchar);
-        return new ColourGrid(bytes.Width, bytes.Height, bytes.WriteToMemory<byte>(), (double)opaque.Width / by, (double)opaque.Height / by);
-    });
+    public static ColourGrid GridOf(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Edits edits,
+        CancellationToken stop = default
+    ) => Within(format, stop, token =>
+        {
+            using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
+            using var colours = image.Colourspace(Enums.Interpretation.Srgb);
+            using var opaque = colours.HasAlpha() ? colours.Copy() : colours.Bandjoin(255);
+            // Plain means over whole squares: a sharper filter would put light and dark beside edges that are not
+            // there.
+            var by = Math.Max(1, (int)Math.Ceiling((double)Math.Max(opaque.Width, opaque.Height) / GridPx));
+            using var means = opaque.Shrink(by, by, ceil: true);
+            using var bytes = means.Cast(Enums.BandFormat.Uchar);
+            return new ColourGrid(
+                bytes.Width,
+                bytes.Height,
+                bytes.WriteToMemory<byte>(),
+                (double)opaque.Width / by,
+                (double)opaque.Height / by
+            );
+        });
 
     /// <summary>How often each tone stands in each channel, before light and colour are adjusted.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static Histogram Tones(string path, PictureFormat format, PixelSize original, Edits edits, CancellationToken stop = default) => Within(format, stop, token =>
-    {
-        using var image = Look(path, original, edits.Adjusted(Adjustments.None), Enums.FailOn.Truncated, token);
-        using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
-        using var rgb = opaque.Bands < 3 ? opaque.Colourspace(Enums.Interpretation.Srgb) : opaque.Copy();
-        using var counts = rgb.HistFind();
-        var all = counts.WriteToMemory<uint>();
-        return new Histogram([.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3])], [.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3 + 1])], [.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3 + 2])]);
-    });
+    public static Histogram Tones(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Edits edits,
+        CancellationToken stop = default
+    ) => Within(format, stop, token =>
+        {
+            using var image = Look(path, original, edits.Adjusted(Adjustments.None), Enums.FailOn.Truncated, token);
+            using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
+            using var rgb = opaque.Bands < 3 ? opaque.Colourspace(Enums.Interpretation.Srgb) : opaque.Copy();
+            using var counts = rgb.HistFind();
+            var all = counts.WriteToMemory<uint>();
+            return new Histogram(
+                [.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3])],
+                [.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3 + 1])],
+                [.. Enumerable.Range(0, 256).Select(i => (long)all[i * 3 + 2])]
+            );
+        });
 
     private static Image Look(string path, PixelSize original, Edits edits, Enums.FailOn failOn, CancellationToken stop)
     {
         var size = edits.SizeOf(original);
-        return LadderMaker.Decode(path, original, edits, Cut.Whole(size), Math.Min(size.Width, DecodePx), animated: false, stop, failOn);
+        return LadderMaker.Decode(
+            path,
+            original,
+            edits,
+            Cut.Whole(size),
+            Math.Min(size.Width, DecodePx),
+            animated: false,
+            stop,
+            failOn
+        );
     }
 
     private static T Within<T>(PictureFormat format, CancellationToken stop, Func<CancellationToken, T> read)
     {
         Vips.EnsureReady();
-        using var clock = new CancellationTokenSource(Limits.MostTime);
+        using var clock = new CancellationTokenSource(Limits.MaxTime);
         using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop, clock.Token);
         try
         {
@@ -106,11 +163,17 @@ public static class Measure
         catch (VipsException) when (timed.IsCancellationRequested)
         {
             stop.ThrowIfCancellationRequested();
-            throw new RefusedFileException($"This {Probe.Named(format)} takes longer than {Limits.MostTime.TotalSeconds:0} s to decode: save a smaller copy and add that.");
+            throw new RefusedFileException(
+                $"This {Probe.Named(format)} takes longer than {Limits.MaxTime.TotalSeconds:0} s to decode: "
+                    + "save a smaller copy and add that."
+            );
         }
         catch (VipsException)
         {
-            throw new RefusedFileException($"This {Probe.Named(format)} is cut short or damaged and does not decode to the end: copy it again from where it came from.");
+            throw new RefusedFileException(
+                $"This {Probe.Named(format)} is cut short or damaged and does not decode to the end: copy it "
+                    + "again from where it came from."
+            );
         }
     }
 
@@ -124,20 +187,27 @@ public static class Measure
         return BytesModel.Through(narrow, (double)less * frames, image.Width, (double)large * frames);
     }
 
-    private static LookHash LookOf(Image image)
+    private static PerceptualHash LookOf(Image image)
     {
         using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
         using var grey = opaque.Colourspace(Enums.Interpretation.Bw).Cast(Enums.BandFormat.Float);
-        using var grid = grey.ThumbnailImage(LookHash.GridWidth, height: LookHash.GridHeight, size: Enums.Size.Force);
+        using var grid = grey.ThumbnailImage(
+            PerceptualHash.GridWidth,
+            height: PerceptualHash.GridHeight,
+            size: Enums.Size.Force
+        );
         using var values = grid[0].Cast(Enums.BandFormat.Double);
-        return LookHash.Of(values.WriteToMemory<double>());
+        return PerceptualHash.Of(values.WriteToMemory<double>());
     }
 
     private static ImmutableArray<string> ColoursOf(Image image)
     {
         using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
         using var small = opaque.ThumbnailImage(ColourPx, height: ColourPx, size: Enums.Size.Down);
-        using var three = small.Colourspace(Enums.Interpretation.Srgb).ExtractBand(0, n: 3).Cast(Enums.BandFormat.Uchar);
+        using var three = small
+            .Colourspace(Enums.Interpretation.Srgb)
+            .ExtractBand(0, n: 3)
+            .Cast(Enums.BandFormat.Uchar);
         return ColourNames.Of(three.WriteToMemory<byte>());
     }
 
@@ -147,18 +217,32 @@ public static class Measure
         using var grey = opaque.Colourspace(Enums.Interpretation.Bw);
         var scale = (double)LookPx / Math.Max(grey.Width, grey.Height);
         using var look = (scale < 1 ? grey.Resize(scale) : grey.Copy()).Cast(Enums.BandFormat.Float);
-        using var kernel = Image.NewFromArray(new double[,] { { 0, 1, 0 }, { 1, -4, 1 }, { 0, 1, 0 } });
+        using var kernel = Image.NewFromArray(
+            new double[,]
+            {
+                { 0, 1, 0 },
+                { 1, -4, 1 },
+                { 0, 1, 0 },
+            }
+        );
         using var edges = look.Conv(kernel);
         var contrast = Math.Pow(look.Deviate(), 2);
         return contrast < 1 ? 0 : Math.Pow(edges.Deviate(), 2) / contrast;
     }
 
-    /// <summary>A box round the point that draws attention (libvips smartcrop: edges, skin tones, saturated colour).</summary>
-    private static KeepBox KeepGuessOf(Image image)
+    /// <summary>
+    /// A box round the point that draws attention (libvips smartcrop: edges, skin tones, saturated colour).
+    /// </summary>
+    private static FocalRegion KeepGuessOf(Image image)
     {
         var side = Math.Max(1, Math.Min(image.Width, image.Height) / 2);
         using var _ = image.Smartcrop(side, side, out var x, out var y, interesting: Enums.Interesting.Attention);
         var (w, h) = (GuessShare, GuessShare);
-        return new(Math.Clamp((double)x / image.Width - w / 2, 0, 1 - w), Math.Clamp((double)y / image.Height - h / 2, 0, 1 - h), w, h);
+        return new(
+            Math.Clamp((double)x / image.Width - w / 2, 0, 1 - w),
+            Math.Clamp((double)y / image.Height - h / 2, 0, 1 - h),
+            w,
+            h
+        );
     }
 }

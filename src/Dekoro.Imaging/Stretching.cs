@@ -1,9 +1,11 @@
-using Dekoro.Core.Planning;
+using Dekoro.Core.Delivery;
 using NetVips;
 
 namespace Dekoro.Imaging;
 
-/// <summary>A picture forced to a size, its proportions let go: for the rare place that asks for exactly that.</summary>
+/// <summary>
+/// A picture forced to a size, its proportions let go: for the rare place that asks for exactly that.
+/// </summary>
 public static class Stretching
 {
     /// <param name="path">Of a finished file.</param>
@@ -19,7 +21,11 @@ public static class Stretching
             {
                 OutputFormat.Png => stretched.PngsaveBuffer(compression: 8),
                 OutputFormat.WebP => stretched.WebpsaveBuffer(q: quality),
-                OutputFormat.Avif => stretched.HeifsaveBuffer(q: quality, compression: Enums.ForeignHeifCompression.Av1, effort: 2),
+                OutputFormat.Avif => stretched.HeifsaveBuffer(
+                    q: quality,
+                    compression: Enums.ForeignHeifCompression.Av1,
+                    effort: 2
+                ),
                 _ => stretched.JpegsaveBuffer(q: quality, optimizeCoding: true),
             };
         }

@@ -2,7 +2,9 @@ using NetVips;
 
 namespace Dekoro.Imaging;
 
-/// <summary>libvips set up once: few cached operations, and only the loaders of the formats that are taken in.</summary>
+/// <summary>
+/// libvips set up once: few cached operations, and only the loaders of the formats that are taken in.
+/// </summary>
 public static class Vips
 {
     private static readonly Lazy<bool> Ready = new(() =>
@@ -19,8 +21,7 @@ public static class Vips
     public static void EnsureReady() => _ = Ready.Value;
 
     /// <summary>Ends a computation that runs on past its time; it then throws as libvips does on any failure.</summary>
-    public static void LimitTime(Image image, CancellationToken stop) =>
-        image.SetProgress(new Ignore(), stop);
+    public static void LimitTime(Image image, CancellationToken stop) => image.SetProgress(new Ignore(), stop);
 
     private sealed class Ignore : IProgress<int>
     {

@@ -3,13 +3,14 @@ namespace Dekoro.Intake;
 /// <summary>Bytes written into an address (RFC 2397).</summary>
 internal static class DataAddress
 {
-    private const int MostCharacters = 60_000_000;
+    private const int MaxCharacters = 60_000_000;
 
     /// <returns>Null where it holds no bytes that can be read.</returns>
     public static byte[]? Read(string address)
     {
         var comma = address.IndexOf(',', StringComparison.Ordinal);
-        if (comma < 0 || address.Length > MostCharacters) return null;
+        if (comma < 0 || address.Length > MaxCharacters)
+            return null;
         var body = address[(comma + 1)..];
         try
         {

@@ -4,24 +4,29 @@ using AngleSharp.Html.Parser;
 
 namespace Dekoro.Intake;
 
-/// <summary>Parses HTML that nobody has vouched for: nested so deeply at most, in so much time, and with nothing loaded or run.</summary>
+/// <summary>
+/// Parses HTML that nobody has vouched for: nested so deeply at most, in so much time, and with nothing loaded or run.
+/// </summary>
 internal static class Html
 {
-    /// <summary>Deeper than any page that people write; a parser's work grows with the depth times the length.</summary>
-    public const int MostDepth = 500;
+    /// <summary>
+    /// Deeper than any page that people write; a parser's work grows with the depth times the length.
+    /// </summary>
+    public const int MaxDepth = 500;
 
-    private const int MostElements = 300_000;
+    private const int MaxElements = 300_000;
 
     /// <summary>For parsing and reading together.</summary>
-    private static readonly TimeSpan MostTime = TimeSpan.FromSeconds(5);
+    private static readonly TimeSpan MaxTime = TimeSpan.FromSeconds(5);
 
-    /// <exception cref="UnreadableException">More than <see cref="MostTime"/> or <see cref="MostElements"/>.</exception>
+    /// <exception cref="UnreadableException">More than <see cref="MaxTime"/> or <see
+    /// cref="MaxElements"/>.</exception>
     public static (IDocument Document, Budget Budget) Parse(string html)
     {
         var budget = new Budget();
         var parser = new HtmlParser(new HtmlParserOptions { OnCreated = (_, _) => budget.Spend() });
         // Without a browsing context nothing is loaded and no script can run.
-        return (parser.ParseDocument(HtmlDepth.Cut(html, MostDepth)), budget);
+        return (parser.ParseDocument(HtmlDepth.Cut(html, MaxDepth)), budget);
     }
 
     /// <summary>What is left of the time.</summary>
@@ -33,8 +38,11 @@ internal static class Html
         /// <exception cref="UnreadableException">It is used up.</exception>
         public void Spend()
         {
-            if (++_elements > MostElements || _clock.Elapsed > MostTime)
-                throw new UnreadableException("This text is so large or so deeply nested that reading it would hold everything up: take the part that is needed.");
+            if (++_elements > MaxElements || _clock.Elapsed > MaxTime)
+                throw new UnreadableException(
+                    "This text is so large or so deeply nested that reading it would hold everything up: take "
+                        + "the part that is needed."
+                );
         }
     }
 }

@@ -11,28 +11,39 @@ public static partial class TextDecoding
     static TextDecoding() => Encoding.RegisterProvider(CodePagesEncodingProvider.Instance);
 
     /// <summary>
-    /// By the byte order mark, else the stated set where the bytes agree with it, else what an HTML text says of itself, else
-    /// UTF-8 where they are that, else Windows-1252, which takes anything.
+    /// By the byte order mark, else the stated set where the bytes agree with it, else what an HTML text says of
+    /// itself, else UTF-8 where they are that, else Windows-1252, which takes anything.
     /// </summary>
     public static string Decode(byte[] bytes, string? statedCharset = null, bool isHtml = false)
     {
-        if (bytes.AsSpan().StartsWith(Encoding.UTF8.Preamble)) return Encoding.UTF8.GetString(bytes, 3, bytes.Length - 3);
-        if (bytes.AsSpan().StartsWith(Encoding.Unicode.Preamble)) return Encoding.Unicode.GetString(bytes, 2, bytes.Length - 2);
-        if (bytes.AsSpan().StartsWith(Encoding.BigEndianUnicode.Preamble)) return Encoding.BigEndianUnicode.GetString(bytes, 2, bytes.Length - 2);
-        var inHtml = isHtml ? Meta().Match(Encoding.Latin1.GetString(bytes, 0, Math.Min(bytes.Length, LookForMeta))).Groups[1].Value : null;
+        if (bytes.AsSpan().StartsWith(Encoding.UTF8.Preamble))
+            return Encoding.UTF8.GetString(bytes, 3, bytes.Length - 3);
+        if (bytes.AsSpan().StartsWith(Encoding.Unicode.Preamble))
+            return Encoding.Unicode.GetString(bytes, 2, bytes.Length - 2);
+        if (bytes.AsSpan().StartsWith(Encoding.BigEndianUnicode.Preamble))
+            return Encoding.BigEndianUnicode.GetString(bytes, 2, bytes.Length - 2);
+        var inHtml = isHtml
+            ? Meta().Match(Encoding.Latin1.GetString(bytes, 0, Math.Min(bytes.Length, LookForMeta))).Groups[1].Value
+            : null;
         foreach (var name in new[] { statedCharset, inHtml, "utf-8" })
         {
-            if (Strict(name)?.Invoke(bytes) is { } text) return text;
+            if (Strict(name)?.Invoke(bytes) is { } text)
+                return text;
         }
         return Encoding.GetEncoding(1252).GetString(bytes);
     }
 
     private static Func<byte[], string?>? Strict(string? name)
     {
-        if (string.IsNullOrWhiteSpace(name)) return null;
+        if (string.IsNullOrWhiteSpace(name))
+            return null;
         try
         {
-            var encoding = Encoding.GetEncoding(name.Trim(), EncoderFallback.ExceptionFallback, DecoderFallback.ExceptionFallback);
+            var encoding = Encoding.GetEncoding(
+                name.Trim(),
+                EncoderFallback.ExceptionFallback,
+                DecoderFallback.ExceptionFallback
+            );
             return bytes =>
             {
                 try

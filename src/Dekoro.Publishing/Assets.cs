@@ -1,11 +1,17 @@
 namespace Dekoro.Publishing;
 
-/// <summary>Files a published site carries beside its pages and pictures: fonts and the fixed part of the style sheet.</summary>
+/// <summary>
+/// Files a published site carries beside its pages and pictures: fonts and the fixed part of the style sheet.
+/// </summary>
 public static class Assets
 {
-    public static IReadOnlyList<string> Fonts { get; } = ["newsreader-latin-wght-normal.woff2", "newsreader-latin-wght-italic.woff2"];
+    public static IReadOnlyList<string> Fonts { get; } =
+    ["newsreader-latin-wght-normal.woff2", "newsreader-latin-wght-italic.woff2"];
 
-    /// <summary>For pages with a video that another site plays, or one behind words; for those whose pictures open the larger view; for those with a slider or carousel.</summary>
+    /// <summary>
+    /// For pages with a video that another site plays, or one behind words; for those whose pictures open the larger
+    /// view; for those with a slider or carousel.
+    /// </summary>
     public static IReadOnlyList<string> Scripts { get; } = ["video.js", "larger.js", "slider.js"];
 
     /// <summary>The style of arrangements and the larger view, for pages that have them.</summary>
@@ -26,5 +32,6 @@ public static class Assets
     }
 
     private static Stream Open(string name) =>
-        typeof(Assets).Assembly.GetManifestResourceStream($"Dekoro.Publishing.Assets.{name}") ?? throw new FileNotFoundException(name);
+        typeof(Assets).Assembly.GetManifestResourceStream($"Dekoro.Publishing.Assets.{name}")
+        ?? throw new FileNotFoundException(name);
 }

@@ -1,24 +1,9 @@
-using Dekoro.Core.Documents;
+using Dekoro.Core.Content;
+using Dekoro.Core.Layout;
 using Dekoro.Core.Links;
 using Dekoro.Core.Planning;
 
 namespace Dekoro.Publishing;
-
-/// <param name="Path">Under the site, "" for the front page.</param>
-public sealed record MenuEntry(string PageId, string Title, string Path, string Summary);
-
-/// <summary>What stands on every page of the site.</summary>
-public sealed record SiteFrame(string Name, string Language, IReadOnlyList<MenuEntry> Menu, IReadOnlyList<MenuEntry> Posts);
-
-/// <summary>Where a page finds its files: the public site names planned files, a proof the fixed proof widths.</summary>
-public interface IFileAddresses
-{
-    /// <summary>Address of one output file, as it is written into the page at <paramref name="root"/>.</summary>
-    string AddressOf(PlannedFile file, string root);
-
-    /// <summary>The formats and widths offered of a cut, in the order of its <c>source</c> elements.</summary>
-    IReadOnlyList<IReadOnlyList<PlannedFile>> Offered(PlannedCut cut);
-}
 
 /// <summary>Everything the views need to write one page.</summary>
 /// <param name="Root">From the page to the site's root: "./", "../", "../../".</param>
@@ -30,20 +15,32 @@ public sealed record PageModel(PagePlan Plan, SiteFrame Frame, IFileAddresses Fi
 
     public bool IsFront => Plan.Page.Path.Length == 0;
 
-    public string HrefOf(MenuEntry entry) => IsProof ? $"/proof/{entry.PageId}" : Root + (entry.Path.Length == 0 ? "" : entry.Path + "/");
+    public string HrefOf(MenuEntry entry) =>
+        IsProof ? $"/proof/{entry.PageId}" : Root + (entry.Path.Length == 0 ? "" : entry.Path + "/");
 
     /// <summary>The address of another part of a gallery on this page.</summary>
-    public string HrefOf(ArrangementBlock set, int sheet) => (IsProof ? $"?set={set.Id}&sheet={sheet}"
-        : Sheets.PathOf(Plan.Page.Main, set, sheet) is { Length: > 0 } path ? Root + path + "/" : Root) + "#" + set.Id;
+    public string HrefOf(ArrangementBlock set, int sheet) =>
+        (
+            IsProof ? $"?set={set.Id}&sheet={sheet}"
+            : GalleryPages.PathOf(Plan.Page.Main, set, sheet) is { Length: > 0 } path ? Root + path + "/"
+            : Root
+        )
+        + "#"
+        + set.Id;
 
     /// <returns>Null for none, and for a file that is no more in the library.</returns>
-    public string? HrefOfFile(string? fileId) => fileId is not null && Plan.Addresses.FileById.ContainsKey(fileId) ? HrefOf(new Link.File(fileId)) : null;
+    public string? HrefOfFile(string? fileId) =>
+        fileId is not null && Plan.Addresses.FileById.ContainsKey(fileId) ? HrefOf(new Link.File(fileId)) : null;
 
     /// <summary>The address of a link; null where it leads to a page that is not public.</summary>
     public string? HrefOf(Link link)
     {
-        if (link is Link.File file) return IsProof ? $"/media/file/{file.FileId}" : Plan.Addresses.FileById.TryGetValue(file.FileId, out var at) ? Root + at.Address : null;
-        if (link is not Link.Page page) return link.Written;
+        if (link is Link.File file)
+            return IsProof ? $"/media/file/{file.FileId}"
+                : Plan.Addresses.FileById.TryGetValue(file.FileId, out var at) ? Root + at.Address
+                : null;
+        if (link is not Link.Page page)
+            return link.Written;
         var entry = Frame.Menu.Concat(Frame.Posts).FirstOrDefault(e => e.PageId == page.PageId);
         return entry is null ? null : HrefOf(entry) + (page.Fragment is null ? "" : "#" + page.Fragment);
     }

@@ -13,7 +13,8 @@ public static class Readable
         var body = parser.ParseDocument("").Body!;
         using var text = new StringWriter();
         var format = new PrettyMarkupFormatter { Indentation = "  ", NewLine = "\n" };
-        foreach (var node in parser.ParseFragment(html, body)) node.ToHtml(text, format);
+        foreach (var node in parser.ParseFragment(html, body))
+            node.ToHtml(text, format);
         return text.ToString().Trim();
     }
 }

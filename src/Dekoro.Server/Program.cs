@@ -1,2 +1,5 @@
-Dekoro.Server.Work.Memory.Prepare();
-return await Dekoro.Server.Commands.RunAsync(args);
+using Dekoro.Application.Hosting;
+using Dekoro.Server.Hosting;
+
+Memory.Prepare();
+return await Commands.RunAsync(args);

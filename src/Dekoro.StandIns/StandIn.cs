@@ -3,10 +3,9 @@ using Dekoro.StandIns.Video;
 
 namespace Dekoro.StandIns;
 
-/// <param name="MediaType">Of the content.</param>
-public sealed record StandInAnswer(string MediaType, byte[] Content);
-
-/// <summary>Outside services in small, so that everything Dekoro does with them can be tried without a network.</summary>
+/// <summary>
+/// Outside services in small, so that everything Dekoro does with them can be tried without a network.
+/// </summary>
 public static class StandIn
 {
     /// <summary>All stand-ins stand under this path of the server they ship with.</summary>
@@ -18,9 +17,16 @@ public static class StandIn
     {
         var path = address.AbsolutePath;
         if (path.StartsWith(VideoHost.Prefix, StringComparison.Ordinal))
-            return VideoHost.Answer(path[VideoHost.Prefix.Length..], address.Query, address.GetLeftPart(UriPartial.Authority) + VideoHost.Prefix);
+            return VideoHost.Answer(
+                path[VideoHost.Prefix.Length..],
+                address.Query,
+                address.GetLeftPart(UriPartial.Authority) + VideoHost.Prefix
+            );
         return path.StartsWith(ArchiveService.Prefix, StringComparison.Ordinal)
-            ? ArchiveService.Answer(path[ArchiveService.Prefix.Length..], address.GetLeftPart(UriPartial.Authority) + ArchiveService.Prefix)
+            ? ArchiveService.Answer(
+                path[ArchiveService.Prefix.Length..],
+                address.GetLeftPart(UriPartial.Authority) + ArchiveService.Prefix
+            )
             : null;
     }
 }

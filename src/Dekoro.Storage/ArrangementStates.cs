@@ -2,21 +2,26 @@ using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
-/// <summary>How an arrangement stood at a time.</summary>
-/// <param name="Content">JSON text as Core writes it.</param>
-/// <param name="KeptBy">The name they gave; may be empty.</param>
-public sealed record ArrangementState(string ArrangementId, long Version, string Content, string KeptBy, DateTimeOffset BeganAt, DateTimeOffset KeptAt);
-
 /// <summary>The history of arrangements: every state that was kept, the newest first.</summary>
 public sealed class ArrangementStates(Database database)
 {
     internal static StateTable Table { get; } = new("arrangement_state", "arrangement_id", "arrangement", "content");
 
-    public IReadOnlyList<ArrangementState> Of(string id) => database.Read(c => c.All($"{Table.Columns} ORDER BY version DESC", Map, ("$id", id)));
+    public IReadOnlyList<ArrangementState> Of(string id) =>
+        database.Read(c => c.All($"{Table.Columns} ORDER BY version DESC", Map, ("$id", id)));
 
     public ArrangementState? Find(string id, long version) =>
-        database.Read(c => c.All($"{Table.Columns} AND version = $version", Map, ("$id", id), ("$version", version)).FirstOrDefault());
+        database.Read(c =>
+            c.All($"{Table.Columns} AND version = $version", Map, ("$id", id), ("$version", version)).FirstOrDefault()
+        );
 
-    private static ArrangementState Map(SqliteDataReader row) => new(
-        row.Text("arrangement_id"), row.Long("version"), row.Text("content"), row.Text("kept_by"), row.Time("began_at"), row.Time("kept_at"));
+    private static ArrangementState Map(SqliteDataReader row) =>
+        new(
+            row.Text("arrangement_id"),
+            row.Long("version"),
+            row.Text("content"),
+            row.Text("kept_by"),
+            row.Time("began_at"),
+            row.Time("kept_at")
+        );
 }

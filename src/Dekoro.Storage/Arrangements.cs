@@ -3,50 +3,92 @@ using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
-/// <param name="Content">JSON text as Core writes it.</param>
-public sealed record ArrangementRow(string Id, string Content, long Version, DateTimeOffset ChangedAt);
-
 /// <summary>Sets of pictures, latest changed first.</summary>
 public sealed class Arrangements(Database database)
 {
     private const string Columns = "SELECT id, content, version, changed_at FROM arrangement";
 
-    public IReadOnlyList<ArrangementRow> All() => database.Read(c => c.All($"{Columns} WHERE away_since IS NULL ORDER BY changed_at DESC, id", Map));
+    public IReadOnlyList<ArrangementRow> All() =>
+        database.Read(c => c.All($"{Columns} WHERE away_since IS NULL ORDER BY changed_at DESC, id", Map));
 
-    public ArrangementRow? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id AND away_since IS NULL", Map, ("$id", id)).FirstOrDefault());
+    public ArrangementRow? Find(string id) =>
+        database.Read(c =>
+            c.All($"{Columns} WHERE id = $id AND away_since IS NULL", Map, ("$id", id)).FirstOrDefault()
+        );
 
-    public void Add(string id, string content, DateTimeOffset now) => database.Write(c =>
-        c.Run("INSERT INTO arrangement (id, content, changed_at) VALUES ($id, $content, $now)", ("$id", id), ("$content", content), ("$now", Written(now))));
+    public void Add(string id, string content, DateTimeOffset now) =>
+        database.Write(c =>
+            c.Run(
+                "INSERT INTO arrangement (id, content, changed_at) VALUES ($id, $content, $now)",
+                ("$id", id),
+                ("$content", content),
+                ("$now", Written(now))
+            )
+        );
 
     /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <returns>False where it is no longer at <paramref name="version"/>, or gone.</returns>
-    public bool Save(string id, long version, string content, string by, DateTimeOffset now, bool isNewState = false) => database.Write(c => Save(c, id, version, content, by, now, isNewState));
+    public bool Save(string id, long version, string content, string by, DateTimeOffset now, bool isNewState = false) =>
+        database.Write(c => Save(c, id, version, content, by, now, isNewState));
 
-    internal static bool Save(SqliteConnection c, string id, long version, string content, string by, DateTimeOffset now, bool isNewState)
+    internal static bool Save(
+        SqliteConnection c,
+        string id,
+        long version,
+        string content,
+        string by,
+        DateTimeOffset now,
+        bool isNewState
+    )
     {
         ArrangementStates.Table.Begin(c, id);
-        var kept = c.Run(
-            "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id = $id AND version = $version AND away_since IS NULL",
-            ("$id", id), ("$version", version), ("$content", content), ("$now", Written(now))) == 1;
-        if (kept) ArrangementStates.Table.Record(c, id, by, now, isNewState);
+        var kept =
+            c.Run(
+                "UPDATE arrangement SET content = $content, version = version + 1, changed_at = $now WHERE id "
+                    + "= $id AND version = $version AND away_since IS NULL",
+                ("$id", id),
+                ("$version", version),
+                ("$content", content),
+                ("$now", Written(now))
+            ) == 1;
+        if (kept)
+            ArrangementStates.Table.Record(c, id, by, now, isNewState);
         return kept;
     }
 
     /// <summary>Takes one away; it waits, and nothing of it is lost.</summary>
-    public bool TakeAway(string id, DateTimeOffset now) => database.Write(c => c.Run(
-        "UPDATE arrangement SET away_since = $now WHERE id = $id AND away_since IS NULL", ("$id", id), ("$now", now.ToUniversalTime().ToString("o")))) == 1;
+    public bool TakeAway(string id, DateTimeOffset now) =>
+        database.Write(c =>
+            c.Run(
+                "UPDATE arrangement SET away_since = $now WHERE id = $id AND away_since IS NULL",
+                ("$id", id),
+                ("$now", now.ToUniversalTime().ToString("o"))
+            )
+        ) == 1;
 
     /// <summary>Puts one back that was taken away.</summary>
-    public bool PutBack(string id) => database.Write(c => c.Run(
-        "UPDATE arrangement SET away_since = NULL WHERE id = $id AND away_since IS NOT NULL", ("$id", id))) == 1;
+    public bool PutBack(string id) =>
+        database.Write(c =>
+            c.Run("UPDATE arrangement SET away_since = NULL WHERE id = $id AND away_since IS NOT NULL", ("$id", id))
+        ) == 1;
 
     /// <summary>Removes for good what was taken away before a moment.</summary>
     /// <returns>How many.</returns>
-    public int RemoveAwaySince(DateTimeOffset before) => database.Write(c => c.Run(
-        "DELETE FROM arrangement WHERE away_since < $before", ("$before", before.ToUniversalTime().ToString("o"))));
+    public int RemoveAwaySince(DateTimeOffset before) =>
+        database.Write(c =>
+            c.Run(
+                "DELETE FROM arrangement WHERE away_since < $before",
+                ("$before", before.ToUniversalTime().ToString("o"))
+            )
+        );
 
     private static string Written(DateTimeOffset time) => time.ToString("o", CultureInfo.InvariantCulture);
 
     private static ArrangementRow Map(SqliteDataReader row) =>
-        new(row.Text("id"), row.Text("content"), row.Long("version"), DateTimeOffset.Parse(row.Text("changed_at"), CultureInfo.InvariantCulture));
+        new(
+            row.Text("id"),
+            row.Text("content"),
+            row.Long("version"),
+            DateTimeOffset.Parse(row.Text("changed_at"), CultureInfo.InvariantCulture)
+        );
 }

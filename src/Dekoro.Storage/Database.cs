@@ -1,42 +1,46 @@
 using System.Globalization;
-using System.Reflection;
-using Dekoro.Core.Library;
+using Dekoro.Core.Media;
 using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
-/// <summary>A data folder that is not opened, with a sentence that says why and what to do.</summary>
-public sealed class RefusedDataException(string sentence, Exception? inner = null) : Exception(sentence, inner);
-
 /// <summary>
-/// The one SQLite file: write-ahead logging, foreign keys on, one writer at a time, any number of readers. What is committed is
-/// on the disk (synchronous = FULL).
+/// The one SQLite file: write-ahead logging, foreign keys on, one writer at a time, any number of readers. What is
+/// committed is on the disk (synchronous = FULL).
 /// </summary>
 public sealed class Database : IDisposable
 {
     /// <summary>Name in SQL of Core's judgement that a title says nothing to a reader.</summary>
     internal const string SaysNothing = "says_nothing";
 
-    private const long MostMappedBytes = 64L << 20;
+    private const long MaxMappedBytes = 64L << 20;
     private const int CopiesKept = 3;
 
-    /// <summary>Every connection maps the file for itself: more readers than processors would only take memory.</summary>
-    private static readonly int MostReaders = Math.Clamp(Environment.ProcessorCount, 2, 4);
+    /// <summary>
+    /// Every connection maps the file for itself: more readers than processors would only take memory.
+    /// </summary>
+    private static readonly int MaxReaders = Math.Clamp(Environment.ProcessorCount, 2, 4);
 
     private static readonly IReadOnlyList<(int Number, string Name)> Migrations =
     [
-        .. typeof(Database).Assembly.GetManifestResourceNames().Where(n => n.EndsWith(".sql", StringComparison.Ordinal))
-            .Select(n => (int.Parse(n.Split('.')[^2].Split('-')[0], CultureInfo.InvariantCulture), n)).Order(),
+        .. typeof(Database)
+            .Assembly.GetManifestResourceNames()
+            .Where(n => n.EndsWith(".sql", StringComparison.Ordinal))
+            .Select(n => (int.Parse(n.Split('.')[^2].Split('-')[0], CultureInfo.InvariantCulture), n))
+            .Order(),
     ];
 
-    private readonly SemaphoreSlim _reading = new(MostReaders, MostReaders);
+    private readonly SemaphoreSlim _reading = new(MaxReaders, MaxReaders);
     private readonly SemaphoreSlim _writing = new(1, 1);
     private readonly string _connectionString;
     private readonly string _synchronous;
     private long _writes;
 
-    /// <summary>Opens or creates the file and brings it up to the newest migration, after a copy of how it was.</summary>
-    /// <param name="beforeStatement">Called before each statement of a migration; what it throws undoes that migration.</param>
+    /// <summary>
+    /// Opens or creates the file and brings it up to the newest migration, after a copy of how it was.
+    /// </summary>
+    /// <param name="beforeStatement">Called before each statement of a migration; what it throws undoes that
+    /// migration.</param>
     /// <param name="isDurable">False gives up what a power cut may take, for comparison alone.</param>
     /// <exception cref="RefusedDataException">Of a newer program, of another program, or not to be read.</exception>
     public Database(string path, Action<string>? beforeStatement = null, bool isDurable = true)
@@ -44,7 +48,13 @@ public sealed class Database : IDisposable
         Directory.CreateDirectory(Path.GetDirectoryName(Path.GetFullPath(path))!);
         IsNew = !File.Exists(path) || new FileInfo(path).Length == 0;
         _synchronous = isDurable ? "FULL" : "NORMAL";
-        _connectionString = new SqliteConnectionStringBuilder { DataSource = path, ForeignKeys = true, Pooling = true, DefaultTimeout = 20 }.ToString();
+        _connectionString = new SqliteConnectionStringBuilder
+        {
+            DataSource = path,
+            ForeignKeys = true,
+            Pooling = true,
+            DefaultTimeout = 20,
+        }.ToString();
         try
         {
             using var connection = Open();
@@ -55,10 +65,16 @@ public sealed class Database : IDisposable
         catch (Exception e)
         {
             Dispose();
-            if (e is not SqliteException { SqliteErrorCode: 11 or 26 }) throw;
-            throw new RefusedDataException($"{Path.GetFileName(path)} is damaged and cannot be read; nothing was changed. Restore the last backup with: dekoro restore DIR --data FOLDER.", e);
+            if (e is not SqliteException { SqliteErrorCode: 11 or 26 })
+                throw;
+            throw new RefusedDataException(
+                $"{Path.GetFileName(path)} is damaged and cannot be read; nothing was changed. Restore the "
+                    + "last backup with: dekoro restore DIR --data FOLDER.",
+                e
+            );
         }
-        if (IsNew) DiskLayer.Instance.FlushFolder(Path.GetDirectoryName(Path.GetFullPath(path))!);
+        if (IsNew)
+            DiskLayer.Instance.FlushFolder(Path.GetDirectoryName(Path.GetFullPath(path))!);
     }
 
     /// <summary>Number of the newest migration this program knows.</summary>
@@ -111,7 +127,13 @@ public sealed class Database : IDisposable
     /// <remarks>SQLite Online Backup API.</remarks>
     public static void CopyTo(string path, string copy)
     {
-        var from = new SqliteConnectionStringBuilder { DataSource = path, Mode = SqliteOpenMode.ReadOnly, Pooling = false, DefaultTimeout = 30 };
+        var from = new SqliteConnectionStringBuilder
+        {
+            DataSource = path,
+            Mode = SqliteOpenMode.ReadOnly,
+            Pooling = false,
+            DefaultTimeout = 30,
+        };
         var to = new SqliteConnectionStringBuilder { DataSource = copy, Pooling = false };
         using (var source = new SqliteConnection(from.ToString()))
         using (var target = new SqliteConnection(to.ToString()))
@@ -129,7 +151,14 @@ public sealed class Database : IDisposable
     /// <summary>Whether a file is a whole database, by its own count.</summary>
     public static bool IsWhole(string path)
     {
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = path, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
+        using var connection = new SqliteConnection(
+            new SqliteConnectionStringBuilder
+            {
+                DataSource = path,
+                Mode = SqliteOpenMode.ReadOnly,
+                Pooling = false,
+            }.ToString()
+        );
         try
         {
             connection.Open();
@@ -143,7 +172,8 @@ public sealed class Database : IDisposable
 
     public void Dispose()
     {
-        using (var connection = new SqliteConnection(_connectionString)) SqliteConnection.ClearPool(connection);
+        using (var connection = new SqliteConnection(_connectionString))
+            SqliteConnection.ClearPool(connection);
         _reading.Dispose();
         _writing.Dispose();
     }
@@ -153,7 +183,7 @@ public sealed class Database : IDisposable
         var connection = new SqliteConnection(_connectionString);
         connection.Open();
         // A large library is searched from memory that the system can take back, not from copies of our own.
-        connection.Run($"PRAGMA synchronous = {_synchronous}; PRAGMA mmap_size = {MostMappedBytes}");
+        connection.Run($"PRAGMA synchronous = {_synchronous}; PRAGMA mmap_size = {MaxMappedBytes}");
         connection.CreateFunction(SaysNothing, (string title) => FileNames.SaysNothing(title), isDeterministic: true);
         return connection;
     }
@@ -164,13 +194,17 @@ public sealed class Database : IDisposable
         if (schema > NewestSchema)
         {
             throw new RefusedDataException(
-                $"{Path.GetFileName(path)} was last used by a newer Dekoro (schema {schema}; this one knows up to {NewestSchema}), so nothing was opened or changed. "
-                + "Start that newer version, or restore a backup of before with: dekoro restore DIR --data FOLDER.");
+                $"{Path.GetFileName(path)} was last used by a newer Dekoro (schema {schema}; this one knows up "
+                    + $"to {NewestSchema}), so nothing was opened or changed. "
+                    + "Start that newer version, or restore a backup of before with: dekoro restore DIR --data FOLDER."
+            );
         }
         if (schema < 0 || schema == 0 && connection.One<long>("SELECT count(*) FROM sqlite_master") > 0)
         {
             throw new RefusedDataException(
-                $"{Path.GetFileName(path)} is a database, but not one of Dekoro's, so nothing was opened or changed. Give another data folder with --data.");
+                $"{Path.GetFileName(path)} is a database, but not one of Dekoro's, so nothing was opened or "
+                    + "changed. Give another data folder with --data."
+            );
         }
     }
 
@@ -178,9 +212,12 @@ public sealed class Database : IDisposable
     {
         var done = connection.One<long>("PRAGMA user_version");
         var missing = Migrations.Where(m => m.Number > done).ToList();
-        if (missing.Count == 0) return;
-        if (done > 0) CopyBefore(path, done);
-        // A table that is rebuilt is dropped on the way, which must not take along what refers to it (SQLite, ALTER TABLE, 7).
+        if (missing.Count == 0)
+            return;
+        if (done > 0)
+            CopyBefore(path, done);
+        // A table that is rebuilt is dropped on the way, which must not take along what refers to it (SQLite, ALTER
+        // TABLE, 7).
         connection.Run("PRAGMA foreign_keys = OFF");
         foreach (var (number, name) in missing)
         {
@@ -192,7 +229,10 @@ public sealed class Database : IDisposable
                 connection.Run(statement);
             }
             if (connection.All("PRAGMA foreign_key_check", row => row.GetString(0)).FirstOrDefault() is { } table)
-                throw new RefusedDataException($"Bringing {Path.GetFileName(path)} up to date would have broken its table {table}; it was left as it is. Restore a backup, or start the version that it was last used by.");
+                throw new RefusedDataException(
+                    $"Bringing {Path.GetFileName(path)} up to date would have broken its table {table}; it was "
+                        + "left as it is. Restore a backup, or start the version that it was last used by."
+                );
             // A PRAGMA takes no parameters; the number comes from our own file names.
             connection.Run($"PRAGMA user_version = {number}");
             transaction.Commit();
@@ -206,16 +246,26 @@ public sealed class Database : IDisposable
         var copy = string.Create(CultureInfo.InvariantCulture, $"{path}.schema-{schema:000}");
         try
         {
-            if (File.Exists(copy)) File.Delete(copy);
+            if (File.Exists(copy))
+                File.Delete(copy);
             CopyTo(path, copy);
             DiskLayer.Instance.FlushFolder(Path.GetDirectoryName(Path.GetFullPath(path))!);
         }
-        catch (Exception e) when (e is SqliteException { SqliteErrorCode: 13 } || e is IOException io && DurableWrites.IsFull(io))
+        catch (Exception e) when (DurableWrites.IsFull(e))
         {
             File.Delete(copy);
-            throw new RefusedDataException($"The disk is full: {Path.GetFileName(path)} is copied before it is brought up to date, and there is no room for the copy. Nothing was changed; free some space and start again.", e);
+            throw new RefusedDataException(
+                $"The disk is full: {Path.GetFileName(path)} is copied before it is brought up to date, and "
+                    + "there is no room for the copy. Nothing was changed; free some space and start again.",
+                e
+            );
         }
-        foreach (var old in Directory.EnumerateFiles(Path.GetDirectoryName(Path.GetFullPath(path))!, Path.GetFileName(path) + ".schema-*").OrderDescending(StringComparer.Ordinal).Skip(CopiesKept))
+        foreach (
+            var old in Directory
+                .EnumerateFiles(Path.GetDirectoryName(Path.GetFullPath(path))!, Path.GetFileName(path) + ".schema-*")
+                .OrderDescending(StringComparer.Ordinal)
+                .Skip(CopiesKept)
+        )
             File.Delete(old);
     }
 }

@@ -2,17 +2,15 @@ using System.Security.Cryptography;
 
 namespace Dekoro.Storage;
 
-/// <param name="Sha256">Hex.</param>
-public sealed record StoredFile(string Sha256, long Bytes, string Path);
-
 /// <summary>
 /// Originals by the hash of their content: written beside their place, flushed, renamed, never changed. No path is ever
-/// made from a name that someone gave. Who needs a file says so from the moment it is received (<see cref="Claim"/>), so that
-/// nobody else's letting go can take it.
+/// made from a name that someone gave. Who needs a file says so from the moment it is received (<see cref="Claim"/>),
+/// so that nobody else's letting go can take it.
 /// </summary>
 public sealed class FileStore
 {
-    private readonly string _folder, _incoming;
+    private readonly string _folder,
+        _incoming;
     private readonly IFileLayer _layer;
     private readonly Lock _counting = new();
     private readonly Dictionary<string, int> _claims = new(StringComparer.Ordinal);
@@ -23,10 +21,13 @@ public sealed class FileStore
         _incoming = Path.Combine(folder, "incoming");
         _layer.MakeFolder(_incoming);
         // What was being written when the process ended belongs to nobody: no answer ever named it.
-        foreach (var left in Directory.EnumerateFiles(_incoming)) File.Delete(left);
+        foreach (var left in Directory.EnumerateFiles(_incoming))
+            File.Delete(left);
     }
 
-    /// <summary>Copies a stream to a file of its own, hashing on the way; <see cref="Keep"/> or <see cref="Drop"/> it.</summary>
+    /// <summary>
+    /// Copies a stream to a file of its own, hashing on the way; <see cref="Keep"/> or <see cref="Drop"/> it.
+    /// </summary>
     /// <exception cref="IOException">The disk is full, or the stream ended badly; nothing is left behind.</exception>
     public async Task<StoredFile> ReceiveAsync(Stream content, long mostBytes, CancellationToken stop)
     {
@@ -38,11 +39,12 @@ public sealed class FileStore
             await using (var file = _layer.Create(path))
             {
                 var buffer = new byte[1 << 16];
-                for (int read; (read = await content.ReadAsync(buffer, stop)) > 0;)
+                for (int read; (read = await content.ReadAsync(buffer, stop)) > 0; )
                 {
                     bytes += read;
                     // One byte past the limit is enough to refuse it later, with its own sentence.
-                    if (bytes > mostBytes + buffer.Length) break;
+                    if (bytes > mostBytes + buffer.Length)
+                        break;
                     hash.AppendData(buffer, 0, read);
                     await file.WriteAsync(buffer.AsMemory(0, read), stop);
                 }
@@ -69,11 +71,15 @@ public sealed class FileStore
         return new(Convert.ToHexStringLower(SHA256.HashData(content)), content.Length, path);
     }
 
-    /// <summary>Somebody needs the file with this hash from now on, be it there already or on its way, until the claim is disposed.</summary>
+    /// <summary>
+    /// Somebody needs the file with this hash from now on, be it there already or on its way, until the claim is
+    /// disposed.
+    /// </summary>
     /// <param name="isRecorded">Asked at the end: whether a record names it, so that it stays.</param>
     public IDisposable Claim(string sha256, Func<bool> isRecorded)
     {
-        lock (_counting) _claims[sha256] = _claims.GetValueOrDefault(sha256) + 1;
+        lock (_counting)
+            _claims[sha256] = _claims.GetValueOrDefault(sha256) + 1;
         return new Claimed(() => LetGo(sha256, isRecorded));
     }
 
@@ -84,8 +90,10 @@ public sealed class FileStore
         lock (_counting)
         {
             // A file of another length is a damaged one: what was just received takes its place.
-            if (File.Exists(path) && new FileInfo(path).Length == received.Bytes) File.Delete(received.Path);
-            else _layer.Place(received.Path, path);
+            if (File.Exists(path) && new FileInfo(path).Length == received.Bytes)
+                File.Delete(received.Path);
+            else
+                _layer.Place(received.Path, path);
         }
         return path;
     }
@@ -96,7 +104,8 @@ public sealed class FileStore
     {
         lock (_counting)
         {
-            if (_claims.ContainsKey(sha256) || isRecorded()) return false;
+            if (_claims.ContainsKey(sha256) || isRecorded())
+                return false;
             File.Delete(PathOf(sha256));
             return true;
         }
@@ -108,16 +117,25 @@ public sealed class FileStore
     /// <exception cref="ArgumentException">Not a SHA-256 in small hex.</exception>
     public string PathOf(string sha256)
     {
-        if (!IsHash(sha256)) throw new ArgumentException("Not a SHA-256.", nameof(sha256));
+        if (!IsHash(sha256))
+            throw new ArgumentException("Not a SHA-256.", nameof(sha256));
         return Path.Combine(_folder, sha256[..2], sha256[2..]);
     }
 
     /// <summary>Hashes of all files that lie in a folder of originals.</summary>
-    public static IEnumerable<string> HashesIn(string folder) => !Directory.Exists(folder) ? [] :
-        Directory.EnumerateDirectories(folder).Where(d => Path.GetFileName(d).Length == 2)
-            .SelectMany(d => Directory.EnumerateFiles(d).Select(f => Path.GetFileName(d) + Path.GetFileName(f))).Where(IsHash);
+    public static IEnumerable<string> HashesIn(string folder) =>
+        !Directory.Exists(folder)
+            ? []
+            : Directory
+                .EnumerateDirectories(folder)
+                .Where(d => Path.GetFileName(d).Length == 2)
+                .SelectMany(d => Directory.EnumerateFiles(d).Select(f => Path.GetFileName(d) + Path.GetFileName(f)))
+                .Where(IsHash);
 
-    /// <summary>Puts what no record names into quarantine: a crash can leave a file between its writing and its recording, and so can an older database.</summary>
+    /// <summary>
+    /// Puts what no record names into quarantine: a crash can leave a file between its writing and its recording, and
+    /// so can an older database.
+    /// </summary>
     /// <returns>How many.</returns>
     public int SetApart(IReadOnlySet<string> recorded, Quarantine quarantine, DateTimeOffset now)
     {
@@ -136,9 +154,11 @@ public sealed class FileStore
     {
         lock (_counting)
         {
-            if (--_claims[sha256] > 0) return;
+            if (--_claims[sha256] > 0)
+                return;
             _claims.Remove(sha256);
-            if (!isRecorded()) File.Delete(PathOf(sha256));
+            if (!isRecorded())
+                File.Delete(PathOf(sha256));
         }
     }
 

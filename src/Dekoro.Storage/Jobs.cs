@@ -3,31 +3,48 @@ using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
-/// <param name="State">running, done or failed.</param>
-/// <param name="Progress">JSON.</param>
-/// <param name="Result">JSON; null until it is done.</param>
-public sealed record StoredJob(string Id, string State, string Progress, string? Result, DateTimeOffset BeganAt);
-
 /// <summary>Long work and what came of it.</summary>
 public sealed class Jobs(Database database)
 {
     /// <summary>Older ones go.</summary>
-    private const int Most = 200;
+    private const int Max = 200;
 
     private const string Columns = "SELECT id, state, progress, result, began_at FROM job";
 
-    public void Begin(StoredJob job) => database.Write(c =>
-    {
-        c.Run("DELETE FROM job WHERE state <> 'running' AND id NOT IN (SELECT id FROM job ORDER BY began_at DESC LIMIT $most)", ("$most", Most));
-        return c.Run("INSERT INTO job (id, state, progress, began_at, changed_at) VALUES ($id, $state, $progress, $now, $now)",
-            ("$id", job.Id), ("$state", job.State), ("$progress", job.Progress), ("$now", Written(job.BeganAt)));
-    });
+    public void Begin(StoredJob job) =>
+        database.Write(c =>
+        {
+            c.Run(
+                "DELETE FROM job WHERE state <> 'running' AND id NOT IN (SELECT id FROM job ORDER BY began_at "
+                    + "DESC LIMIT $most)",
+                ("$most", Max)
+            );
+            return c.Run(
+                "INSERT INTO job (id, state, progress, began_at, changed_at) VALUES ($id, $state, $progress, "
+                    + "$now, $now)",
+                ("$id", job.Id),
+                ("$state", job.State),
+                ("$progress", job.Progress),
+                ("$now", Written(job.BeganAt))
+            );
+        });
 
-    public void Change(string id, string state, string progress, string? result, DateTimeOffset now) => database.Write(c =>
-        c.Run("UPDATE job SET state = $state, progress = $progress, result = $result, changed_at = $now WHERE id = $id",
-            ("$id", id), ("$state", state), ("$progress", progress), ("$result", result), ("$now", Written(now))));
+    public void Change(StoredJob job, DateTimeOffset now) => database.Write(c => Change(c, job, now));
 
-    public StoredJob? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
+    /// <summary>Together with what else is written then.</summary>
+    public static int Change(SqliteConnection c, StoredJob job, DateTimeOffset now) =>
+        c.Run(
+            "UPDATE job SET state = $state, progress = $progress, result = $result, changed_at = $now "
+                + "WHERE id = $id",
+            ("$id", job.Id),
+            ("$state", job.State),
+            ("$progress", job.Progress),
+            ("$result", job.Result),
+            ("$now", Written(now))
+        );
+
+    public StoredJob? Find(string id) =>
+        database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
 
     /// <summary>Those that nobody has ended.</summary>
     public IReadOnlyList<StoredJob> Running() => database.Read(c => c.All($"{Columns} WHERE state = 'running'", Map));

@@ -1,6 +1,6 @@
 using System.Text.Encodings.Web;
 using System.Text.Json;
-using Dekoro.Core.Library;
+using Dekoro.Core.Media;
 using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
@@ -8,12 +8,15 @@ namespace Dekoro.Storage;
 /// <summary>The names of the site's own columns, in the order in which they are shown.</summary>
 public sealed class OwnColumns(Settings settings)
 {
-    public const int Most = 24;
+    public const int Max = 24;
 
     private const string Name = "own-columns";
 
     // As they are typed, so that they are found by their letters.
-    private static readonly JsonSerializerOptions Plain = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly JsonSerializerOptions Plain = new()
+    {
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 
     public IReadOnlyList<string> All() => Find().Names;
 
@@ -32,28 +35,34 @@ public sealed class OwnColumns(Settings settings)
     }
 
     /// <summary>Adds what words came with and no column shows yet, as far as there is room.</summary>
-    public void AddThoseOf(OwnWords words)
+    public void AddThoseOf(CustomFields words)
     {
-        if (words.Count > 0) settings.Change(Name, was => With(was, words));
+        if (words.Count > 0)
+            settings.Change(Name, was => With(was, words));
     }
 
-    internal static void AddThoseOf(SqliteConnection c, IEnumerable<OwnWords> all)
+    internal static void AddThoseOf(SqliteConnection c, IEnumerable<CustomFields> all)
     {
         foreach (var words in all.Where(w => w.Count > 0))
         {
-            if (With(Settings.Find(c, Name), words) is { } json) Settings.Set(c, Name, json);
+            if (With(Settings.Find(c, Name), words) is { } json)
+                Settings.Set(c, Name, json);
         }
     }
 
-    internal static string Write(OwnWords words) => JsonSerializer.Serialize(words.ToDictionary(w => w.Key, w => w.Value), Plain);
+    internal static string Write(CustomFields words) =>
+        JsonSerializer.Serialize(words.ToDictionary(w => w.Key, w => w.Value), Plain);
 
-    internal static OwnWords Read(string json) => json == "{}" ? OwnWords.None : OwnWords.Of(JsonSerializer.Deserialize<Dictionary<string, string>>(json)!);
+    internal static CustomFields Read(string json) =>
+        json == "{}"
+            ? CustomFields.None
+            : CustomFields.Of(JsonSerializer.Deserialize<Dictionary<string, string>>(json)!);
 
-    private static string? With(Setting was, OwnWords words)
+    private static string? With(Setting was, CustomFields words)
     {
         var (all, _) = Of(was);
         var more = words.Keys.Where(n => !all.Contains(n, StringComparer.OrdinalIgnoreCase)).ToList();
-        return more.Count == 0 ? null : Written(all.Concat(more).Take(Most));
+        return more.Count == 0 ? null : Written(all.Concat(more).Take(Max));
     }
 
     private static (IReadOnlyList<string> Names, long Version) Of(Setting setting) =>

@@ -2,21 +2,30 @@ using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
-/// <summary>How a page stood at a time.</summary>
-/// <param name="Version">Of the draft when it was last kept in this state.</param>
-/// <param name="KeptBy">The name they gave; may be empty.</param>
-public sealed record PageState(string PageId, long Version, string Title, string Summary, string Draft, string KeptBy, DateTimeOffset BeganAt, DateTimeOffset KeptAt);
-
 /// <summary>The history of pages: every state that was kept, the newest first.</summary>
 public sealed class PageStates(Database database)
 {
-    internal static StateTable Table { get; } = new("page_state", "page_id", "page", "title, summary, draft", "published_at");
+    internal static StateTable Table { get; } =
+        new("page_state", "page_id", "page", "title, summary, draft", "published_at");
 
-    public IReadOnlyList<PageState> Of(string pageId) => database.Read(c => c.All($"{Table.Columns} ORDER BY version DESC", Map, ("$id", pageId)));
+    public IReadOnlyList<PageState> Of(string pageId) =>
+        database.Read(c => c.All($"{Table.Columns} ORDER BY version DESC", Map, ("$id", pageId)));
 
     public PageState? Find(string pageId, long version) =>
-        database.Read(c => c.All($"{Table.Columns} AND version = $version", Map, ("$id", pageId), ("$version", version)).FirstOrDefault());
+        database.Read(c =>
+            c.All($"{Table.Columns} AND version = $version", Map, ("$id", pageId), ("$version", version))
+                .FirstOrDefault()
+        );
 
-    private static PageState Map(SqliteDataReader row) => new(
-        row.Text("page_id"), row.Long("version"), row.Text("title"), row.Text("summary"), row.Text("draft"), row.Text("kept_by"), row.Time("began_at"), row.Time("kept_at"));
+    private static PageState Map(SqliteDataReader row) =>
+        new(
+            row.Text("page_id"),
+            row.Long("version"),
+            row.Text("title"),
+            row.Text("summary"),
+            row.Text("draft"),
+            row.Text("kept_by"),
+            row.Time("began_at"),
+            row.Time("kept_at")
+        );
 }

@@ -3,128 +3,242 @@ using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
-/// <summary>A page or post. Documents are JSON text as Core writes it.</summary>
-/// <param name="Path">Under the site; "" is the front page.</param>
-/// <param name="Published">What the public site was last made from: title, path, summary and document; null if never.</param>
-public sealed record PageRow(
-    string Id, string Kind, string Title, string Path, string Summary, int Position, bool IsOn, string Draft, long Version,
-    DateTimeOffset ChangedAt, string? Published, DateTimeOffset? PublishedAt);
-
 /// <summary>Pages and posts in the order of the menu.</summary>
 public sealed class Pages(Database database)
 {
     private const string Columns =
-        "SELECT id, kind, title, path, summary, position, is_on, draft, version, changed_at, published, published_at FROM page";
+        "SELECT id, kind, title, path, summary, position, is_on, draft, version, changed_at, published, "
+        + "published_at FROM page";
 
     public IReadOnlyList<PageRow> All() => database.Read(c => c.All($"{Columns} ORDER BY kind, position, id", Map));
 
-    public PageRow? Find(string id) => database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
+    public PageRow? Find(string id) =>
+        database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
 
     /// <summary>Adds at the end of its kind; a path that is taken gets a number.</summary>
-    public void Add(string id, string kind, string title, string path, string summary, string draft, DateTimeOffset now) => database.Write(c =>
-    {
-        var free = path;
-        for (var i = 2; c.One<long>("SELECT count(*) FROM page WHERE path = $path", ("$path", free)) > 0; i++)
-            free = string.Create(CultureInfo.InvariantCulture, $"{path}-{i}");
-        return c.Run("""
-            INSERT INTO page (id, kind, title, path, summary, position, draft, changed_at)
-            VALUES ($id, $kind, $title, $path, $summary, (SELECT coalesce(max(position), 0) + 1 FROM page WHERE kind = $kind), $draft, $now)
-            """,
-            ("$id", id), ("$kind", kind), ("$title", title), ("$path", free), ("$summary", summary), ("$draft", draft), ("$now", Written(now)));
-    });
+    public void Add(
+        string id,
+        string kind,
+        string title,
+        string path,
+        string summary,
+        string draft,
+        DateTimeOffset now
+    ) =>
+        database.Write(c =>
+        {
+            var free = path;
+            for (var i = 2; c.One<long>("SELECT count(*) FROM page WHERE path = $path", ("$path", free)) > 0; i++)
+                free = string.Create(CultureInfo.InvariantCulture, $"{path}-{i}");
+            return c.Run(
+                """
+                INSERT INTO page (id, kind, title, path, summary, position, draft, changed_at)
+                VALUES ($id, $kind, $title, $path, $summary, (SELECT coalesce(max(position), 0) + 1 FROM page
+                WHERE kind = $kind), $draft, $now)
+                """,
+                ("$id", id),
+                ("$kind", kind),
+                ("$title", title),
+                ("$path", free),
+                ("$summary", summary),
+                ("$draft", draft),
+                ("$now", Written(now))
+            );
+        });
 
     /// <summary>An address that the public site had for the page is remembered when another takes its place.</summary>
     /// <param name="sent">The draft as it came, where later ones may be told by what they change.</param>
     /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
-    /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is gone.</returns>
-    public long? SaveDraft(string id, long version, string title, string path, string summary, string draft, string by, DateTimeOffset now, bool isNewState = false, string? sent = null) => database.Write(c =>
-    {
-        PageStates.Table.Begin(c, id);
-        SentDrafts.Record(c, id);
-        c.Run("""
-            INSERT INTO old_address (path, page_id) SELECT path, id FROM page
-            WHERE id = $id AND version = $version AND path <> $path AND path <> '' AND published IS NOT NULL
-            ON CONFLICT (path) DO UPDATE SET page_id = excluded.page_id
-            """,
-            ("$id", id), ("$version", version), ("$path", path));
-        c.Run("DELETE FROM old_address WHERE path = $path AND EXISTS (SELECT 1 FROM page WHERE id = $id AND version = $version)", ("$path", path), ("$id", id), ("$version", version));
-        var kept = c.Run("""
-            UPDATE page
-            SET title = $title, path = $path, summary = $summary, draft = $draft, version = version + 1, changed_at = $now
-            WHERE id = $id AND version = $version
-            """,
-            ("$id", id), ("$version", version), ("$title", title), ("$path", path), ("$summary", summary), ("$draft", draft), ("$now", Written(now))) == 1;
-        if (kept) PageStates.Table.Record(c, id, by, now, isNewState);
-        if (kept) SentDrafts.Record(c, id, sent);
-        return kept ? version + 1 : (long?)null;
-    });
+    /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is
+    /// gone.</returns>
+    public long? SaveDraft(
+        string id,
+        long version,
+        string title,
+        string path,
+        string summary,
+        string draft,
+        string by,
+        DateTimeOffset now,
+        bool isNewState = false,
+        string? sent = null
+    ) =>
+        database.Write(c =>
+        {
+            PageStates.Table.Begin(c, id);
+            SentDrafts.Record(c, id);
+            c.Run(
+                """
+                INSERT INTO old_address (path, page_id) SELECT path, id FROM page
+                WHERE id = $id AND version = $version AND path <> $path AND path <> '' AND published IS NOT NULL
+                ON CONFLICT (path) DO UPDATE SET page_id = excluded.page_id
+                """,
+                ("$id", id),
+                ("$version", version),
+                ("$path", path)
+            );
+            c.Run(
+                "DELETE FROM old_address WHERE path = $path AND EXISTS (SELECT 1 FROM page WHERE id = $id AND "
+                    + "version = $version)",
+                ("$path", path),
+                ("$id", id),
+                ("$version", version)
+            );
+            var kept =
+                c.Run(
+                    """
+                    UPDATE page
+                    SET title = $title, path = $path, summary = $summary, draft = $draft, version = version + 1,
+                    changed_at = $now
+                    WHERE id = $id AND version = $version
+                    """,
+                    ("$id", id),
+                    ("$version", version),
+                    ("$title", title),
+                    ("$path", path),
+                    ("$summary", summary),
+                    ("$draft", draft),
+                    ("$now", Written(now))
+                ) == 1;
+            if (kept)
+                PageStates.Table.Record(c, id, by, now, isNewState);
+            if (kept)
+                SentDrafts.Record(c, id, sent);
+            return kept ? version + 1 : (long?)null;
+        });
 
     /// <summary>Addresses that pages had on the public site before, each with its page.</summary>
     public IReadOnlyList<(string Path, string PageId)> OldAddresses() =>
-        database.Read(c => c.All("SELECT path, page_id FROM old_address ORDER BY path", row => (row.GetString(0), row.GetString(1))));
+        database.Read(c =>
+            c.All("SELECT path, page_id FROM old_address ORDER BY path", row => (row.GetString(0), row.GetString(1)))
+        );
 
     /// <summary>The address is free again for another page.</summary>
     public bool ForgetAddress(string path, string pageId) =>
-        database.Write(c => c.Run("DELETE FROM old_address WHERE path = $path AND page_id = $id", ("$path", path), ("$id", pageId))) == 1;
+        database.Write(c =>
+            c.Run("DELETE FROM old_address WHERE path = $path AND page_id = $id", ("$path", path), ("$id", pageId))
+        ) == 1;
 
     /// <summary>Keeps several drafts at once, or none of them.</summary>
     /// <returns>False where one of them is no longer at its version.</returns>
     /// <param name="arrangements">Kept with them, in the same step.</param>
     public bool SaveDrafts(
-        IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, string by, DateTimeOffset now,
-        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null) => database.Write(c => SaveDrafts(c, drafts, by, now, arrangements));
+        IReadOnlyCollection<(string Id, long Version, string Draft)> drafts,
+        string by,
+        DateTimeOffset now,
+        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null
+    ) => database.Write(c => SaveDrafts(c, drafts, by, now, arrangements));
 
-    /// <inheritdoc cref="SaveDrafts(IReadOnlyCollection{ValueTuple{string, long, string}}, string, DateTimeOffset, IReadOnlyCollection{ValueTuple{string, long, string}}?)"/>
+    /// <inheritdoc cref="SaveDrafts(IReadOnlyCollection{ValueTuple{string, long, string}}, string, DateTimeOffset,
+    /// IReadOnlyCollection{ValueTuple{string, long, string}}?)"/>
     /// <param name="c">Within a transaction that changes more.</param>
     public static bool SaveDrafts(
-        SqliteConnection c, IReadOnlyCollection<(string Id, long Version, string Draft)> drafts, string by, DateTimeOffset now,
-        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null)
+        SqliteConnection c,
+        IReadOnlyCollection<(string Id, long Version, string Draft)> drafts,
+        string by,
+        DateTimeOffset now,
+        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null
+    )
     {
-        if ((arrangements ?? []).Any(a => c.One<long>("SELECT count(*) FROM arrangement WHERE id = $id AND version = $version", ("$id", a.Id), ("$version", a.Version)) == 0)) return false;
-        if (drafts.Any(d => c.One<long>("SELECT count(*) FROM page WHERE id = $id AND version = $version", ("$id", d.Id), ("$version", d.Version)) == 0)) return false;
+        if (
+            (arrangements ?? []).Any(a =>
+                c.One<long>(
+                    "SELECT count(*) FROM arrangement WHERE id = $id AND version = $version",
+                    ("$id", a.Id),
+                    ("$version", a.Version)
+                ) == 0
+            )
+        )
+            return false;
+        if (
+            drafts.Any(d =>
+                c.One<long>(
+                    "SELECT count(*) FROM page WHERE id = $id AND version = $version",
+                    ("$id", d.Id),
+                    ("$version", d.Version)
+                ) == 0
+            )
+        )
+            return false;
         foreach (var (id, _, draft) in drafts)
         {
             PageStates.Table.Begin(c, id);
             SentDrafts.Record(c, id);
-            c.Run("UPDATE page SET draft = $draft, version = version + 1, changed_at = $now WHERE id = $id",
-                ("$id", id), ("$draft", draft), ("$now", Written(now)));
+            c.Run(
+                "UPDATE page SET draft = $draft, version = version + 1, changed_at = $now WHERE id = $id",
+                ("$id", id),
+                ("$draft", draft),
+                ("$now", Written(now))
+            );
             PageStates.Table.Record(c, id, by, now, isNewState: false);
             SentDrafts.Record(c, id);
         }
-        foreach (var (id, version, content) in arrangements ?? []) Arrangements.Save(c, id, version, content, by, now, isNewState: false);
+        foreach (var (id, version, content) in arrangements ?? [])
+            Arrangements.Save(c, id, version, content, by, now, isNewState: false);
         return true;
     }
 
     public bool PathIsFree(string path, string exceptPage) =>
-        database.Read(c => c.One<long>("SELECT count(*) FROM page WHERE path = $path AND id <> $id", ("$path", path), ("$id", exceptPage))) == 0;
+        database.Read(c =>
+            c.One<long>(
+                "SELECT count(*) FROM page WHERE path = $path AND id <> $id",
+                ("$path", path),
+                ("$id", exceptPage)
+            )
+        ) == 0;
 
-    public bool Switch(string id, bool on) => database.Write(c => c.Run("UPDATE page SET is_on = $on WHERE id = $id", ("$id", id), ("$on", on ? 1 : 0))) == 1;
+    public bool Switch(string id, bool on) =>
+        database.Write(c => c.Run("UPDATE page SET is_on = $on WHERE id = $id", ("$id", id), ("$on", on ? 1 : 0))) == 1;
 
     /// <summary>Pages named come first in this order; what is not named keeps its order after them.</summary>
-    public void Reorder(IReadOnlyList<string> ids) => database.Write(c =>
-    {
-        var rest = c.All("SELECT id FROM page ORDER BY position, id", row => row.GetString(0)).Where(id => !ids.Contains(id));
-        var position = 0;
-        foreach (var id in ids.Concat(rest)) c.Run("UPDATE page SET position = $position WHERE id = $id", ("$id", id), ("$position", ++position));
-        return position;
-    });
+    public void Reorder(IReadOnlyList<string> ids) =>
+        database.Write(c =>
+        {
+            var rest = c.All("SELECT id FROM page ORDER BY position, id", row => row.GetString(0))
+                .Where(id => !ids.Contains(id));
+            var position = 0;
+            foreach (var id in ids.Concat(rest))
+                c.Run("UPDATE page SET position = $position WHERE id = $id", ("$id", id), ("$position", ++position));
+            return position;
+        });
 
     /// <param name="also">In the same step.</param>
-    public void MarkPublished(IReadOnlyDictionary<string, string> publishedById, DateTimeOffset now, Action<SqliteConnection>? also = null) => database.Write(c =>
-    {
-        also?.Invoke(c);
-        c.Run("UPDATE page SET published = NULL, published_at = NULL WHERE is_on = 0");
-        foreach (var (id, published) in publishedById)
-            c.Run("UPDATE page SET published = $published, published_at = $now WHERE id = $id", ("$id", id), ("$published", published), ("$now", Written(now)));
-        return 0;
-    });
+    public void MarkPublished(
+        IReadOnlyDictionary<string, string> publishedById,
+        DateTimeOffset now,
+        Action<SqliteConnection>? also = null
+    ) =>
+        database.Write(c =>
+        {
+            also?.Invoke(c);
+            c.Run("UPDATE page SET published = NULL, published_at = NULL WHERE is_on = 0");
+            foreach (var (id, published) in publishedById)
+                c.Run(
+                    "UPDATE page SET published = $published, published_at = $now WHERE id = $id",
+                    ("$id", id),
+                    ("$published", published),
+                    ("$now", Written(now))
+                );
+            return 0;
+        });
 
     private static string Written(DateTimeOffset time) => time.ToString("o", CultureInfo.InvariantCulture);
 
-    private static PageRow Map(SqliteDataReader row) => new(
-        row.Text("id"), row.Text("kind"), row.Text("title"), row.Text("path"), row.Text("summary"), row.Int("position"), row.Int("is_on") == 1,
-        row.Text("draft"), row.Long("version"), Time(row.Text("changed_at")), row.TextOrNull("published"),
-        row.TextOrNull("published_at") is { } at ? Time(at) : null);
+    private static PageRow Map(SqliteDataReader row) =>
+        new(
+            row.Text("id"),
+            row.Text("kind"),
+            row.Text("title"),
+            row.Text("path"),
+            row.Text("summary"),
+            row.Int("position"),
+            row.Int("is_on") == 1,
+            row.Text("draft"),
+            row.Long("version"),
+            Time(row.Text("changed_at")),
+            row.TextOrNull("published"),
+            row.TextOrNull("published_at") is { } at ? Time(at) : null
+        );
 
     private static DateTimeOffset Time(string text) => DateTimeOffset.Parse(text, CultureInfo.InvariantCulture);
 }

@@ -2,14 +2,9 @@ using System.Globalization;
 
 namespace Dekoro.Storage;
 
-/// <summary>An original that no record names.</summary>
-/// <param name="Name">Names it in lists and commands.</param>
-/// <param name="Since">When it was found.</param>
-public sealed record QuarantinedFile(string Name, string Sha256, long Bytes, DateTimeOffset Since);
-
 /// <summary>
-/// Where originals wait that no record names, under the moment they were found and their hash. Files lie here without any help
-/// of a database: it is there for when that is lost or old.
+/// Where originals wait that no record names, under the moment they were found and their hash. Files lie here without
+/// any help of a database: it is there for when that is lost or old.
 /// </summary>
 public sealed class Quarantine(string folder, IFileLayer? layer = null)
 {
@@ -18,8 +13,18 @@ public sealed class Quarantine(string folder, IFileLayer? layer = null)
     private readonly IFileLayer _layer = layer ?? DiskLayer.Instance;
 
     /// <summary>Newest first.</summary>
-    public IReadOnlyList<QuarantinedFile> All() => !Directory.Exists(folder) ? [] :
-        [.. Directory.EnumerateFiles(folder).Select(Read).OfType<QuarantinedFile>().OrderByDescending(f => f.Since).ThenBy(f => f.Name, StringComparer.Ordinal)];
+    public IReadOnlyList<QuarantinedFile> All() =>
+        !Directory.Exists(folder)
+            ? []
+            :
+            [
+                .. Directory
+                    .EnumerateFiles(folder)
+                    .Select(Read)
+                    .OfType<QuarantinedFile>()
+                    .OrderByDescending(f => f.Since)
+                    .ThenBy(f => f.Name, StringComparer.Ordinal),
+            ];
 
     public QuarantinedFile? Find(string name) => All().FirstOrDefault(f => f.Name == name);
 
@@ -32,13 +37,25 @@ public sealed class Quarantine(string folder, IFileLayer? layer = null)
     public void Remove(QuarantinedFile file) => File.Delete(Path.Combine(folder, file.Name));
 
     internal void Take(string path, string sha256, DateTimeOffset now) =>
-        _layer.Place(path, Path.Combine(folder, $"{now.ToUniversalTime().ToString(Moment, CultureInfo.InvariantCulture)}-{sha256}"));
+        _layer.Place(
+            path,
+            Path.Combine(folder, $"{now.ToUniversalTime().ToString(Moment, CultureInfo.InvariantCulture)}-{sha256}")
+        );
 
     private static QuarantinedFile? Read(string path)
     {
         var parts = Path.GetFileName(path).Split('-', 2);
-        return parts.Length == 2 && FileStore.IsHash(parts[1])
-            && DateTimeOffset.TryParseExact(parts[0], Moment, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var since)
-            ? new(Path.GetFileName(path), parts[1], new FileInfo(path).Length, since) : null;
+        return
+            parts.Length == 2
+            && FileStore.IsHash(parts[1])
+            && DateTimeOffset.TryParseExact(
+                parts[0],
+                Moment,
+                CultureInfo.InvariantCulture,
+                DateTimeStyles.AssumeUniversal,
+                out var since
+            )
+            ? new(Path.GetFileName(path), parts[1], new FileInfo(path).Length, since)
+            : null;
     }
 }

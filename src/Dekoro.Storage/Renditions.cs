@@ -3,16 +3,23 @@ namespace Dekoro.Storage;
 /// <summary>Names of output files that plans have asked for, each with the specification to make it from.</summary>
 public sealed class Renditions(Database database)
 {
-    public string? SpecOf(string name) => database.Read(c => c.One<string>("SELECT spec FROM rendition WHERE name = $name", ("$name", name)));
+    public string? SpecOf(string name) =>
+        database.Read(c => c.One<string>("SELECT spec FROM rendition WHERE name = $name", ("$name", name)));
 
-    public void Register(IEnumerable<(string Name, string AssetId, string Spec)> renditions) => database.Write(c =>
-    {
-        var added = 0;
-        foreach (var (name, asset, spec) in renditions)
+    public void Register(IEnumerable<(string Name, string AssetId, string Spec)> renditions) =>
+        database.Write(c =>
         {
-            added += c.Run("INSERT INTO rendition (name, asset_id, spec) VALUES ($name, $asset, $spec) ON CONFLICT (name) DO NOTHING",
-                ("$name", name), ("$asset", asset), ("$spec", spec));
-        }
-        return added;
-    });
+            var added = 0;
+            foreach (var (name, asset, spec) in renditions)
+            {
+                added += c.Run(
+                    "INSERT INTO rendition (name, asset_id, spec) VALUES ($name, $asset, $spec) ON CONFLICT "
+                        + "(name) DO NOTHING",
+                    ("$name", name),
+                    ("$asset", asset),
+                    ("$spec", spec)
+                );
+            }
+            return added;
+        });
 }

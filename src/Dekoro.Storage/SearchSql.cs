@@ -1,20 +1,25 @@
 using System.Globalization;
-using Dekoro.Core.Library;
-using Dekoro.Core.Planning;
+using Dekoro.Core.Media;
 
 namespace Dekoro.Storage;
 
-/// <summary>A search of the library as SQL. Every value is a parameter; what is judged, Core's thresholds judge.</summary>
+/// <summary>
+/// A search of the library as SQL. Every value is a parameter; what is judged, Core's thresholds judge.
+/// </summary>
 internal static class SearchSql
 {
-    private const int MostWords = 12;
+    private const int MaxWords = 12;
 
     /// <returns>From FROM to the end of WHERE, with its parameters.</returns>
-    public static (string From, (string, object?)[] Parameters) From(LibraryQuery query, IReadOnlyCollection<string> used)
+    public static (string From, (string, object?)[] Parameters) From(
+        LibraryQuery query,
+        IReadOnlyCollection<string> used
+    )
     {
         var match = MatchOf(query.Words);
         // Words of which nothing can be searched for, such as "—", find nothing rather than everything.
-        if (match is null && query.Words.Length > 0) return ("FROM asset WHERE FALSE", []);
+        if (match is null && query.Words.Length > 0)
+            return ("FROM asset WHERE FALSE", []);
         var conditions = new List<string>();
         var parameters = new List<(string, object?)>();
         if (match is not null)
@@ -23,13 +28,18 @@ internal static class SearchSql
             parameters.Add(("$match", match));
         }
         AddUsed(query.Filters, used, parameters);
-        foreach (var (filter, i) in query.Filters.Select((f, i) => (f, i))) conditions.Add(Condition(filter, $"$f{i}", parameters));
-        if (query.Filters.All(f => f.Kind != FilterKind.Away)) conditions.Add("asset.away_since IS NULL");
+        foreach (var (filter, i) in query.Filters.Select((f, i) => (f, i)))
+            conditions.Add(Condition(filter, $"$f{i}", parameters));
+        if (query.Filters.All(f => f.Kind != FilterKind.Away))
+            conditions.Add("asset.away_since IS NULL");
         var from = match is null ? "FROM asset" : "FROM asset_words JOIN asset ON asset.key = asset_words.rowid";
         return (conditions.Count == 0 ? from : $"{from} WHERE {string.Join(" AND ", conditions)}", [.. parameters]);
     }
 
-    public static (IReadOnlyList<string> Sums, (string, object?)[] Parameters) Sums(IReadOnlyList<LibraryFilter> filters, IReadOnlyCollection<string> used)
+    public static (IReadOnlyList<string> Sums, (string, object?)[] Parameters) Sums(
+        IReadOnlyList<LibraryFilter> filters,
+        IReadOnlyCollection<string> used
+    )
     {
         var parameters = new List<(string, object?)>();
         AddUsed(filters, used, parameters, "$used2");
@@ -37,36 +47,44 @@ internal static class SearchSql
         return (sums, [.. parameters]);
     }
 
-    private static string Condition(LibraryFilter filter, string name, List<(string, object?)> parameters, string used = "$used")
+    private static string Condition(
+        LibraryFilter filter,
+        string name,
+        List<(string, object?)> parameters,
+        string used = "$used"
+    )
     {
         const string shape = "(1.0 * asset.width / asset.height)";
-        switch (filter.Kind)
+        return filter.Kind switch
         {
-            case FilterKind.Folder: return With(filter.Value, $"asset.folder = {name} COLLATE NOCASE");
-            case FilterKind.Credit: return With(filter.Value, $"instr(lower(asset.credit), lower({name})) > 0");
-            case FilterKind.By: return With(filter.Value, $"instr(lower(asset.added_by), lower({name})) > 0");
-            case FilterKind.Colour: return With(filter.Value, $"instr(asset.colours, ' ' || {name} || ' ') > 0");
-            case FilterKind.Type: return With(filter.Value, $"asset.format = {name} COLLATE NOCASE");
-            case FilterKind.Wider: return With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.width >= {name}");
-            case FilterKind.Taller: return With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.height >= {name}");
-            case FilterKind.Shape:
-                return With(LibraryQuery.WideFrom, filter.Value switch
+            FilterKind.Folder => With(filter.Value, $"asset.folder = {name} COLLATE NOCASE"),
+            FilterKind.Credit => With(filter.Value, $"instr(lower(asset.credit), lower({name})) > 0"),
+            FilterKind.By => With(filter.Value, $"instr(lower(asset.added_by), lower({name})) > 0"),
+            FilterKind.Colour => With(filter.Value, $"instr(asset.colours, ' ' || {name} || ' ') > 0"),
+            FilterKind.Type => With(filter.Value, $"asset.format = {name} COLLATE NOCASE"),
+            FilterKind.Wider => With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.width >= {name}"),
+            FilterKind.Taller => With(int.Parse(filter.Value, CultureInfo.InvariantCulture), $"asset.height >= {name}"),
+            FilterKind.Shape => With(
+                LibraryQuery.WideFrom,
+                filter.Value switch
                 {
                     "wide" => $"{shape} >= {name}",
                     "tall" => $"{shape} <= 1 / {name}",
                     _ => $"({shape} < {name} AND {shape} > 1 / {name})",
-                });
-            case FilterKind.Used: return $"asset.id IN (SELECT value FROM json_each({used}))";
-            case FilterKind.Unused: return $"asset.id NOT IN (SELECT value FROM json_each({used}))";
-            case FilterKind.Twin: return "EXISTS (SELECT 1 FROM twin JOIN asset AS other ON other.id = twin.other_id WHERE twin.asset_id = asset.id AND other.away_since IS NULL)";
-            case FilterKind.Away: return "asset.away_since IS NOT NULL";
-            case FilterKind.NoAlt: return "asset.alt = ''";
-            case FilterKind.NoTitle: return "asset.no_title";
-            case FilterKind.Soft: return With(Fit.BlurredBelow, $"(asset.format <> 'Svg' AND asset.sharpness < {name})");
-            case FilterKind.Since: return With(Day(LibraryQuery.DateOf(filter)), $"asset.added_at >= {name}");
-            case FilterKind.Until: return With(Day(LibraryQuery.DateOf(filter)?.AddDays(1)), $"asset.added_at < {name}");
-            default: throw new ArgumentException($"No way to search by {filter.Kind}.", nameof(filter));
-        }
+                }
+            ),
+            FilterKind.Used => $"asset.id IN (SELECT value FROM json_each({used}))",
+            FilterKind.Unused => $"asset.id NOT IN (SELECT value FROM json_each({used}))",
+            FilterKind.Twin => "EXISTS (SELECT 1 FROM twin JOIN asset AS other ON other.id = twin.other_id WHERE "
+                + "twin.asset_id = asset.id AND other.away_since IS NULL)",
+            FilterKind.Away => "asset.away_since IS NOT NULL",
+            FilterKind.NoAlt => "asset.alt = ''",
+            FilterKind.NoTitle => "asset.no_title",
+            FilterKind.Soft => With(PictureFacts.BlurredBelow, $"(asset.format <> 'Svg' AND asset.sharpness < {name})"),
+            FilterKind.Since => With(Day(LibraryQuery.DateOf(filter)), $"asset.added_at >= {name}"),
+            FilterKind.Until => With(Day(LibraryQuery.DateOf(filter)?.AddDays(1)), $"asset.added_at < {name}"),
+            _ => throw new ArgumentException($"No way to search by {filter.Kind}.", nameof(filter)),
+        };
 
         string With(object? value, string condition)
         {
@@ -75,17 +93,26 @@ internal static class SearchSql
         }
     }
 
-    private static void AddUsed(IEnumerable<LibraryFilter> filters, IReadOnlyCollection<string> used, List<(string, object?)> parameters, string name = "$used")
+    private static void AddUsed(
+        IEnumerable<LibraryFilter> filters,
+        IReadOnlyCollection<string> used,
+        List<(string, object?)> parameters,
+        string name = "$used"
+    )
     {
-        if (filters.Any(f => f.Kind is FilterKind.Used or FilterKind.Unused)) parameters.Add((name, System.Text.Json.JsonSerializer.Serialize(used)));
+        if (filters.Any(f => f.Kind is FilterKind.Used or FilterKind.Unused))
+            parameters.Add((name, System.Text.Json.JsonSerializer.Serialize(used)));
     }
 
     private static string? Day(DateOnly? date) => date?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 
-    /// <summary>Each word quoted, so that nothing typed is an operator, and open at its end; null for no words.</summary>
+    /// <summary>
+    /// Each word quoted, so that nothing typed is an operator, and open at its end; null for no words.
+    /// </summary>
     private static string? MatchOf(IEnumerable<string> words)
     {
-        var match = words.Take(MostWords)
+        var match = words
+            .Take(MaxWords)
             .Select(word => new string([.. word.Where(c => !char.IsControl(c) && c != '"')]))
             .Where(letters => letters.Any(char.IsLetterOrDigit))
             .Select(letters => $"\"{letters}\"*");

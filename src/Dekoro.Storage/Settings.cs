@@ -2,9 +2,6 @@ using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage;
 
-/// <param name="Version">Counts its changes; 0 where it was never set.</param>
-public sealed record Setting(string? Json, long Version);
-
 /// <summary>What is set once for the site, as JSON by name.</summary>
 public sealed class Settings(Database database)
 {
@@ -17,24 +14,37 @@ public sealed class Settings(Database database)
     /// <summary>Works out what is to stand from what stands, with nobody between.</summary>
     /// <param name="change">Null leaves it as it is.</param>
     /// <returns>How it stands then.</returns>
-    public Setting Change(string name, Func<Setting, string?> change) => database.Write(c =>
-    {
-        if (change(Find(c, name)) is { } json) Set(c, name, json);
-        return Find(c, name);
-    });
+    public Setting Change(string name, Func<Setting, string?> change) =>
+        database.Write(c =>
+        {
+            if (change(Find(c, name)) is { } json)
+                Set(c, name, json);
+            return Find(c, name);
+        });
 
     /// <summary>Within a transaction that changes more.</summary>
-    public static int Remove(SqliteConnection c, string name) => c.Run("DELETE FROM setting WHERE name = $name", ("$name", name));
+    public static int Remove(SqliteConnection c, string name) =>
+        c.Run("DELETE FROM setting WHERE name = $name", ("$name", name));
 
     public void Remove(string name) => database.Write(c => Remove(c, name));
 
     internal static Setting Find(SqliteConnection c, string name) =>
-        c.All("SELECT value, version FROM setting WHERE name = $name", row => new Setting(row.Text("value"), row.Long("version")), ("$name", name))
-            .FirstOrDefault() ?? new(null, 0);
+        c.All(
+                "SELECT value, version FROM setting WHERE name = $name",
+                row => new Setting(row.Text("value"), row.Long("version")),
+                ("$name", name)
+            )
+            .FirstOrDefault()
+        ?? new(null, 0);
 
     /// <summary>Within a transaction that changes more.</summary>
-    public static int Set(SqliteConnection c, string name, string json) => c.Run("""
-        INSERT INTO setting (name, value) VALUES ($name, $value)
-        ON CONFLICT (name) DO UPDATE SET value = excluded.value, version = version + 1
-        """, ("$name", name), ("$value", json));
+    public static int Set(SqliteConnection c, string name, string json) =>
+        c.Run(
+            """
+            INSERT INTO setting (name, value) VALUES ($name, $value)
+            ON CONFLICT (name) DO UPDATE SET value = excluded.value, version = version + 1
+            """,
+            ("$name", name),
+            ("$value", json)
+        );
 }

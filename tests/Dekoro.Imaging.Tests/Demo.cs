@@ -1,5 +1,4 @@
-using Dekoro.Core.Library;
-using Dekoro.Imaging;
+using Dekoro.Core.Media;
 
 namespace Dekoro.Imaging.Tests;
 
@@ -9,7 +8,8 @@ internal static class Demo
     public static string Path(string name)
     {
         var folder = AppContext.BaseDirectory;
-        while (!Directory.Exists(System.IO.Path.Combine(folder, "demo", "files"))) folder = Directory.GetParent(folder)!.FullName;
+        while (!Directory.Exists(System.IO.Path.Combine(folder, "demo", "files")))
+            folder = Directory.GetParent(folder)!.FullName;
         return System.IO.Path.Combine(folder, "demo", "files", name);
     }
 
@@ -19,12 +19,15 @@ internal static class Demo
         return Imaging.Probe.Read(Path(name), Imaging.Probe.FormatOf(file));
     }
 
-    /// <summary>A figure that a run is to show: in the test's own output, and in the list that ./test prints at its end.</summary>
+    /// <summary>
+    /// A figure that a run is to show: in the test's own output, and in the list that ./test prints at its end.
+    /// </summary>
     public static void Say(string figure)
     {
         Xunit.TestContext.Current.TestOutputHelper!.WriteLine(figure);
         var build = System.IO.Path.Combine(System.IO.Path.GetDirectoryName(Path("box-kite.jpg"))!, "..", "..", "build");
-        if (Directory.Exists(build)) File.AppendAllText(System.IO.Path.Combine(build, "figures.txt"), figure + Environment.NewLine);
+        if (Directory.Exists(build))
+            File.AppendAllText(System.IO.Path.Combine(build, "figures.txt"), figure + Environment.NewLine);
     }
 
     public static Measured Measure(string name) => Imaging.Measure.Read(Path(name), Probe(name));

@@ -1,6 +1,6 @@
+using Dekoro.Core.Delivery;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
-using Dekoro.Core.Planning;
 using NetVips;
 
 namespace Dekoro.Imaging.Tests;
@@ -13,18 +13,34 @@ public sealed class LadderMakerTests : IDisposable
     public void Every_step_of_a_ladder_is_a_file_of_its_width_shape_and_format()
     {
         var size = Demo.Probe("hall-progressive.jpg").Size;
-        var cut = Cut.To(AspectRatio.Of(16, 9), size, KeepBox.Middle);
-        var steps = (from width in new[] { 320, 640, 1200 } from format in new[] { OutputFormat.WebP, OutputFormat.Jpeg, OutputFormat.Avif } select Step(width, format)).ToList();
+        var cut = Cut.To(AspectRatio.Of(16, 9), size, FocalRegion.Middle);
+        var steps = (
+            from width in new[] { 320, 640, 1200 }
+            from format in new[] { OutputFormat.WebP, OutputFormat.Jpeg, OutputFormat.Avif }
+            select Step(width, format)
+        ).ToList();
         LadderMaker.Make(Demo.Path("hall-progressive.jpg"), size, Edits.None, cut, animated: false, steps, "", "");
         foreach (var step in steps)
         {
             using var made = Image.NewFromFile(step.Path);
             Assert.Equal((step.WidthPx, (int)Math.Round(step.WidthPx / cut.Shape.Value)), (made.Width, made.Height));
-            Assert.StartsWith(step.Format switch { OutputFormat.Jpeg => "jpeg", OutputFormat.WebP => "webp", _ => "heif" }, (string)made.Get("vips-loader"), StringComparison.Ordinal);
+            Assert.StartsWith(
+                step.Format switch
+                {
+                    OutputFormat.Jpeg => "jpeg",
+                    OutputFormat.WebP => "webp",
+                    _ => "heif",
+                },
+                (string)made.Get("vips-loader"),
+                StringComparison.Ordinal
+            );
         }
         // Wider files weigh more, in every format.
         foreach (var format in steps.GroupBy(s => s.Format))
-            Assert.Equal(format.OrderBy(s => s.WidthPx).Select(s => s.Path), format.OrderBy(s => new FileInfo(s.Path).Length).Select(s => s.Path));
+            Assert.Equal(
+                format.OrderBy(s => s.WidthPx).Select(s => s.Path),
+                format.OrderBy(s => new FileInfo(s.Path).Length).Select(s => s.Path)
+            );
     }
 
     [Fact]
@@ -33,22 +49,50 @@ public sealed class LadderMakerTests : IDisposable
         var size = Demo.Probe("windle-sands-june-morning.jpg").Size;
         var cut = new Cut(4000, 500, 1000, 1000);
         var step = Step(500, OutputFormat.Png);
-        LadderMaker.Make(Demo.Path("windle-sands-june-morning.jpg"), size, Edits.None, cut, animated: false, [step], "", "");
+        LadderMaker.Make(
+            Demo.Path("windle-sands-june-morning.jpg"),
+            size,
+            Edits.None,
+            cut,
+            animated: false,
+            [step],
+            "",
+            ""
+        );
         using var source = Image.NewFromFile(Demo.Path("windle-sands-june-morning.jpg"));
         using var expected = source.Crop(4000, 500, 1000, 1000).Resize(0.5);
         using var made = Image.NewFromFile(step.Path);
-        Assert.True((made - expected).Abs().Avg() < 2.5, "The made file and the window differ by less than a hundredth of the range.");
+        Assert.True(
+            (made - expected).Abs().Avg() < 2.5,
+            "The made file and the window differ by less than a hundredth of the range."
+        );
     }
 
     [Fact]
     public void Location_and_serial_numbers_go_and_the_credit_stays()
     {
-        using (var source = Image.NewFromFile(Demo.Path("museum-with-location.jpg"))) Assert.Contains(source.GetFields(), f => f.Contains("GPS", StringComparison.Ordinal));
+        using (var source = Image.NewFromFile(Demo.Path("museum-with-location.jpg")))
+            Assert.Contains(source.GetFields(), f => f.Contains("GPS", StringComparison.Ordinal));
         var step = Step(640, OutputFormat.Jpeg);
-        LadderMaker.Make(Demo.Path("museum-with-location.jpg"), Demo.Probe("museum-with-location.jpg").Size, Edits.None, Cut.Whole(Demo.Probe("museum-with-location.jpg").Size), false, [step], "Ana Verhulst", "");
+        LadderMaker.Make(
+            Demo.Path("museum-with-location.jpg"),
+            Demo.Probe("museum-with-location.jpg").Size,
+            Edits.None,
+            Cut.Whole(Demo.Probe("museum-with-location.jpg").Size),
+            false,
+            [step],
+            "Ana Verhulst",
+            ""
+        );
         using var made = Image.NewFromFile(step.Path);
-        Assert.DoesNotContain(made.GetFields(), f => f.Contains("GPS", StringComparison.Ordinal) || f.Contains("Serial", StringComparison.Ordinal));
-        Assert.Contains("Ana Verhulst", File.ReadAllText(step.Path, System.Text.Encoding.Latin1), StringComparison.Ordinal);
+        Assert.DoesNotContain(made.GetFields(), f =>
+            f.Contains("GPS", StringComparison.Ordinal) || f.Contains("Serial", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            "Ana Verhulst",
+            File.ReadAllText(step.Path, System.Text.Encoding.Latin1),
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -69,10 +113,29 @@ public sealed class LadderMakerTests : IDisposable
     {
         var gif = Demo.Probe("tail-in-the-wind.gif");
         var (moving, still) = (Step(300, OutputFormat.WebP), Step(450, OutputFormat.WebP));
-        LadderMaker.Make(Demo.Path("tail-in-the-wind.gif"), gif.Size, Edits.None, Cut.Whole(gif.Size), true, [moving], "", "");
-        using (var made = Image.NewFromFile(moving.Path, kwargs: new VOption { { "n", -1 } })) Assert.Equal(gif.Frames, (int)made.Get("n-pages"));
+        LadderMaker.Make(
+            Demo.Path("tail-in-the-wind.gif"),
+            gif.Size,
+            Edits.None,
+            Cut.Whole(gif.Size),
+            true,
+            [moving],
+            "",
+            ""
+        );
+        using (var made = Image.NewFromFile(moving.Path, kwargs: new VOption { { "n", -1 } }))
+            Assert.Equal(gif.Frames, (int)made.Get("n-pages"));
         var png = Demo.Probe("kite-cut-out.png");
-        LadderMaker.Make(Demo.Path("kite-cut-out.png"), png.Size, Edits.None, Cut.Whole(png.Size), false, [still], "", "");
+        LadderMaker.Make(
+            Demo.Path("kite-cut-out.png"),
+            png.Size,
+            Edits.None,
+            Cut.Whole(png.Size),
+            false,
+            [still],
+            "",
+            ""
+        );
         using var alpha = Image.NewFromFile(still.Path);
         Assert.True(alpha.HasAlpha() && alpha[3].Min() < 10);
     }
@@ -84,9 +147,24 @@ public sealed class LadderMakerTests : IDisposable
         var file = "windle-sands-june-morning.jpg";
         var size = Demo.Probe(file).Size;
         void Make(CancellationToken stop, TimeSpan most) =>
-            LadderMaker.Make(Demo.Path(file), size, Edits.None, Cut.Whole(size), false, [Step(2000, OutputFormat.WebP)], "", "", stop, most);
+            LadderMaker.Make(
+                Demo.Path(file),
+                size,
+                Edits.None,
+                Cut.Whole(size),
+                false,
+                [Step(2000, OutputFormat.WebP)],
+                "",
+                "",
+                stop,
+                most
+            );
         foreach (var ms in new[] { 0, 10 })
-            Assert.Contains("takes longer than", Assert.Throws<RefusedFileException>(() => Make(default, TimeSpan.FromMilliseconds(ms))).Message, StringComparison.Ordinal);
+            Assert.Contains(
+                "takes longer than",
+                Assert.Throws<RefusedFileException>(() => Make(default, TimeSpan.FromMilliseconds(ms))).Message,
+                StringComparison.Ordinal
+            );
         using var later = new CancellationTokenSource(10);
         foreach (var stop in new[] { new CancellationToken(true), later.Token })
             Assert.ThrowsAny<OperationCanceledException>(() => Make(stop, TimeSpan.FromMinutes(1)));
@@ -95,5 +173,10 @@ public sealed class LadderMakerTests : IDisposable
     public void Dispose() => Directory.Delete(_folder, recursive: true);
 
     private LadderStep Step(int width, OutputFormat format) =>
-        new(width, format, RenditionSpec.QualityOf(format), Path.Combine(_folder, $"{Guid.NewGuid():N}.{format.ToString().ToLowerInvariant()}"));
+        new(
+            width,
+            format,
+            RenditionSpec.QualityOf(format),
+            Path.Combine(_folder, $"{Guid.NewGuid():N}.{format.ToString().ToLowerInvariant()}")
+        );
 }

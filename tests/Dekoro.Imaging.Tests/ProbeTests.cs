@@ -1,7 +1,6 @@
 using CsCheck;
 using Dekoro.Core.Geometry;
-using Dekoro.Core.Library;
-using Dekoro.Core.Planning;
+using Dekoro.Core.Media;
 
 namespace Dekoro.Imaging.Tests;
 
@@ -15,16 +14,27 @@ public sealed class ProbeTests
     [InlineData("bridle-knots.avif", PictureFormat.Avif, 0, 0, 1, false)]
     [InlineData("bunting.svg", PictureFormat.Svg, 0, 0, 1, true)]
     [InlineData("beach-early.tif", PictureFormat.Tiff, 0, 0, 1, false)]
-    public void Every_format_is_known_by_its_content(string name, PictureFormat format, int width, int height, int frames, bool alpha)
+    public void Every_format_is_known_by_its_content(
+        string name,
+        PictureFormat format,
+        int width,
+        int height,
+        int frames,
+        bool alpha
+    )
     {
         var probed = Demo.Probe(name);
         Assert.Equal((format, frames, alpha), (probed.Format, probed.Frames, probed.HasAlpha));
-        if (width > 0) Assert.Equal(new PixelSize(width, height), probed.Size);
+        if (width > 0)
+            Assert.Equal(new PixelSize(width, height), probed.Size);
     }
 
     [Fact]
     public void An_animation_has_its_frames_and_the_size_of_one() =>
-        Assert.Equal((new PixelSize(600, 400), true), (Demo.Probe("tail-in-the-wind.gif").Size, Demo.Probe("tail-in-the-wind.gif").Frames > 1));
+        Assert.Equal(
+            (new PixelSize(600, 400), true),
+            (Demo.Probe("tail-in-the-wind.gif").Size, Demo.Probe("tail-in-the-wind.gif").Frames > 1)
+        );
 
     [Fact]
     public void A_picture_turned_by_its_orientation_is_as_it_is_seen()
@@ -34,7 +44,8 @@ public sealed class ProbeTests
     }
 
     [Fact]
-    public void A_printers_colours_are_named() => Assert.StartsWith("CMYK", Demo.Probe("poster-for-the-printer.jpg").Colour, StringComparison.Ordinal);
+    public void A_printers_colours_are_named() =>
+        Assert.StartsWith("CMYK", Demo.Probe("poster-for-the-printer.jpg").Colour, StringComparison.Ordinal);
 
     [Fact]
     public void Words_inside_a_file_are_read()
@@ -46,9 +57,9 @@ public sealed class ProbeTests
     [Fact]
     public void The_shaken_picture_measures_far_below_every_other()
     {
-        Assert.True(Demo.Measure("storm-kite-shaken.jpg").Sharpness < Fit.BlurredBelow);
+        Assert.True(Demo.Measure("storm-kite-shaken.jpg").Sharpness < PictureFacts.BlurredBelow);
         foreach (var name in new[] { "workshop-window.jpg", "two-lanterns.jpg", "serpent-small.jpg", "line-reel.jpg" })
-            Assert.True(Demo.Measure(name).Sharpness > Fit.BlurredBelow, name);
+            Assert.True(Demo.Measure(name).Sharpness > PictureFacts.BlurredBelow, name);
     }
 
     [Fact]
@@ -60,36 +71,49 @@ public sealed class ProbeTests
 
     [Fact]
     public void No_content_makes_the_first_look_at_a_file_fail_otherwise_than_with_a_sentence() =>
-        Gen.OneOf(Gen.Byte.Array[0, 200], Gen.Select(Gen.OneOfConst("\xff\xd8\xff", "RIFFxxxxWEBP", "GIF89a", "<svg", "II*\0"), Gen.Byte.Array[0, 100],
-            (head, rest) => head.Select(c => (byte)c).Concat(rest).ToArray())).Sample(content =>
-        {
-            try
-            {
-                Demo.FormatOf(content);
-            }
-            catch (RefusedFileException e)
-            {
-                Assert.EndsWith(".", e.Message, StringComparison.Ordinal);
-            }
-        }, iter: 2000);
+        Gen.OneOf(
+                Gen.Byte.Array[0, 200],
+                Gen.Select(
+                    Gen.OneOfConst("\xff\xd8\xff", "RIFFxxxxWEBP", "GIF89a", "<svg", "II*\0"),
+                    Gen.Byte.Array[0, 100],
+                    (head, rest) => head.Select(c => (byte)c).Concat(rest).ToArray()
+                )
+            )
+            .Sample(
+                content =>
+                {
+                    try
+                    {
+                        Demo.FormatOf(content);
+                    }
+                    catch (RefusedFileException e)
+                    {
+                        Assert.EndsWith(".", e.Message, StringComparison.Ordinal);
+                    }
+                },
+                iter: 2000
+            );
 
     [Fact]
     public void A_file_damaged_anywhere_is_refused_or_read_but_never_breaks_the_process()
     {
         var whole = File.ReadAllBytes(Demo.Path("serpent-small.jpg"));
         var path = Path.GetTempFileName();
-        Gen.Select(Gen.Int[4, whole.Length - 1], Gen.Byte, Gen.Bool).Sample((at, value, cut) =>
-        {
-            var damaged = cut ? whole[..at] : [.. whole[..at], value, .. whole[(at + 1)..]];
-            File.WriteAllBytes(path, damaged);
-            try
-            {
-                Measure.Read(path, Probe.Read(path, PictureFormat.Jpeg));
-            }
-            catch (RefusedFileException)
-            {
-            }
-        }, iter: 60, threads: 1);
+        Gen.Select(Gen.Int[4, whole.Length - 1], Gen.Byte, Gen.Bool)
+            .Sample(
+                (at, value, cut) =>
+                {
+                    var damaged = cut ? whole[..at] : [.. whole[..at], value, .. whole[(at + 1)..]];
+                    File.WriteAllBytes(path, damaged);
+                    try
+                    {
+                        Measure.Read(path, Probe.Read(path, PictureFormat.Jpeg));
+                    }
+                    catch (RefusedFileException) { }
+                },
+                iter: 60,
+                threads: 1
+            );
         File.Delete(path);
     }
 

@@ -1,3 +1,4 @@
+using Dekoro.Core.Media;
 using NetVips;
 
 namespace Dekoro.Imaging.Tests;
@@ -12,7 +13,7 @@ public sealed class ThumbnailTests
         var probed = Demo.Probe("lighthouse-turned.jpg");
         Assert.Equal(200, image.Width);
         Assert.Equal(probed.Size.Shape.Value, (double)image.Width / image.Height, 0.02);
-        Assert.Equal(Dekoro.Core.Library.PictureFormat.WebP, Demo.FormatOf(small));
+        Assert.Equal(Dekoro.Core.Media.PictureFormat.WebP, Demo.FormatOf(small));
         Assert.DoesNotContain("exif-data", image.GetFields());
     }
 
@@ -27,8 +28,18 @@ public sealed class ThumbnailTests
     [Fact]
     public void What_is_no_picture_or_too_large_is_refused_in_words()
     {
-        Assert.Contains("not a picture", Assert.Throws<RefusedFileException>(() => Thumbnail.WebPOf("<html>"u8.ToArray(), 200)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "not a picture",
+            Assert.Throws<RefusedFileException>(() => Thumbnail.WebPOf("<html>"u8.ToArray(), 200)).Message,
+            StringComparison.Ordinal
+        );
         using var vast = Image.Black(10_000, 8_000);
-        Assert.Contains("too large", Assert.Throws<RefusedFileException>(() => Thumbnail.WebPOf(vast.PngsaveBuffer(compression: 1), 200)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "too large",
+            Assert
+                .Throws<RefusedFileException>(() => Thumbnail.WebPOf(vast.PngsaveBuffer(compression: 1), 200))
+                .Message,
+            StringComparison.Ordinal
+        );
     }
 }

@@ -21,7 +21,10 @@ public sealed class ArchiveTests
             Assert.True(e is { WidthPx: >= 1000, HeightPx: >= 1000 });
         });
         var proposal = ArchiveReader.Propose(read, [4, 4, 17, 900]);
-        Assert.Equal([read.Entries[4].Manifest.AbsoluteUri, read.Entries[17].Manifest.AbsoluteUri], proposal.Pictures.Select(p => p.Words.Source));
+        Assert.Equal(
+            [read.Entries[4].Manifest.AbsoluteUri, read.Entries[17].Manifest.AbsoluteUri],
+            proposal.Pictures.Select(p => p.Words.Source)
+        );
         Assert.Equal([read.Entries[4].Label, read.Entries[17].Label], proposal.Pictures.Select(p => p.Words.Title));
         var bytes = StandIn.Answer(Assert.IsType<PictureContent.Remote>(proposal.Pictures[0].Content).Address)!.Content;
         Assert.Equal((byte[])[0xFF, 0xD8, 0xFF], bytes[..3]);
@@ -33,10 +36,16 @@ public sealed class ArchiveTests
         var read = await StandInAsync();
         var lanterns = ArchiveSearch.Find(read, "lantern maker:\"Tobias Renn\"");
         Assert.NotEmpty(lanterns.Found);
-        Assert.All(lanterns.Found, i => Assert.Contains(read.Entries[i].Fields, f => f is { Label: "Maker", Value: "Tobias Renn" }));
+        Assert.All(lanterns.Found, i =>
+            Assert.Contains(read.Entries[i].Fields, f => f is { Label: "Maker", Value: "Tobias Renn" })
+        );
         Assert.Equal(ArchiveSearch.Find(read, "LANT").Found, ArchiveSearch.Find(read, "lantern").Found);
         Assert.Empty(ArchiveSearch.Find(read, "antern").Found);
-        foreach (var choice in lanterns.Choices) Assert.Equal(choice.IsOn ? ArchiveSearch.Find(read, "lantern").Found.Length : choice.Count, ArchiveSearch.Find(read, choice.Line).Found.Length);
+        foreach (var choice in lanterns.Choices)
+            Assert.Equal(
+                choice.IsOn ? ArchiveSearch.Find(read, "lantern").Found.Length : choice.Count,
+                ArchiveSearch.Find(read, choice.Line).Found.Length
+            );
         Assert.Single(lanterns.Choices, c => c.IsOn);
         Assert.Equal(200, ArchiveSearch.Find(read, "").Found.Length);
     }
@@ -46,8 +55,31 @@ public sealed class ArchiveTests
     {
         var web = new Web
         {
-            ["a"] = new { type = "Collection", label = new { en = new[] { "All" } }, items = new object[] { new { id = At("b"), type = "Collection" }, new { id = At("m"), type = "Manifest" } } },
-            ["b"] = new { type = "Collection", items = new object[] { new { id = At("a"), type = "Collection" }, new { id = At("m"), type = "Manifest" }, new { id = At("gone"), type = "Manifest", label = "Gone" } } },
+            ["a"] = new
+            {
+                type = "Collection",
+                label = new { en = new[] { "All" } },
+                items = new object[]
+                {
+                    new { id = At("b"), type = "Collection" },
+                    new { id = At("m"), type = "Manifest" },
+                },
+            },
+            ["b"] = new
+            {
+                type = "Collection",
+                items = new object[]
+                {
+                    new { id = At("a"), type = "Collection" },
+                    new { id = At("m"), type = "Manifest" },
+                    new
+                    {
+                        id = At("gone"),
+                        type = "Manifest",
+                        label = "Gone",
+                    },
+                },
+            },
             ["m"] = Manifest("One"),
         };
         var read = await web.ReadAsync("a");
@@ -67,18 +99,43 @@ public sealed class ArchiveTests
                 ["attribution"] = new { @value = "x" },
                 ["license"] = "https://rights.example/cc",
                 ["metadata"] = new[] { new { label = "Maker", value = new[] { "Per", "Sada" } } },
-                ["sequences"] = new[] { new { canvases = new[] { new { images = new[] { new { resource = new Dictionary<string, object>
+                ["sequences"] = new[]
                 {
-                    ["@id"] = At("p.jpg"),
-                    ["@type"] = "dctypes:Image",
-                    ["width"] = 900,
-                    ["service"] = new Dictionary<string, object> { ["@id"] = At("iiif/7"), ["profile"] = "http://iiif.io/api/image/2/level1.json" },
-                } } } } } } },
+                    new
+                    {
+                        canvases = new[]
+                        {
+                            new
+                            {
+                                images = new[]
+                                {
+                                    new
+                                    {
+                                        resource = new Dictionary<string, object>
+                                        {
+                                            ["@id"] = At("p.jpg"),
+                                            ["@type"] = "dctypes:Image",
+                                            ["width"] = 900,
+                                            ["service"] = new Dictionary<string, object>
+                                            {
+                                                ["@id"] = At("iiif/7"),
+                                                ["profile"] = "http://iiif.io/api/image/2/level1.json",
+                                            },
+                                        },
+                                    },
+                                },
+                            },
+                        },
+                    },
+                },
             },
         };
         var entry = Assert.Single((await web.ReadAsync("m")).Entries);
         Assert.Equal("Box kite", string.Join(' ', entry.Label.Split(' ', StringSplitOptions.RemoveEmptyEntries)));
-        Assert.Equal(("https://rights.example/cc", "Per; Sada", 900), (entry.Rights, entry.Fields[0].Value, entry.WidthPx));
+        Assert.Equal(
+            ("https://rights.example/cc", "Per; Sada", 900),
+            (entry.Rights, entry.Fields[0].Value, entry.WidthPx)
+        );
         Assert.Equal(At("iiif/7") + "/full/max/0/default.jpg", entry.Picture.AbsoluteUri);
     }
 
@@ -89,15 +146,38 @@ public sealed class ArchiveTests
     [InlineData("")]
     public async Task What_is_no_archive_is_refused_in_a_sentence(string content)
     {
-        var error = await Assert.ThrowsAsync<UnreadableException>(() => ArchiveReader.ReadAsync(new(At("x")), (_, _) => Task.FromResult(Encoding.UTF8.GetBytes(content)), TestContext.Current.CancellationToken));
+        var error = await Assert.ThrowsAsync<UnreadableException>(() =>
+            ArchiveReader.ReadAsync(
+                new(At("x")),
+                (_, _) => Task.FromResult(Encoding.UTF8.GetBytes(content)),
+                TestContext.Current.CancellationToken
+            )
+        );
         Assert.EndsWith("give the address of its collection or manifest.", error.Message, StringComparison.Ordinal);
     }
 
     [Fact]
     public async Task Odd_values_anywhere_cost_their_entry_and_not_the_others()
     {
-        var broken = new object[] { new { id = At("n1"), type = "Manifest" }, new { id = 7, type = "Manifest" }, "text", new { id = "javascript:alert(1)", type = "Manifest" }, new { id = At("m"), type = "Manifest" } };
-        var web = new Web { ["a"] = new { type = "Collection", items = broken }, ["n1"] = new { type = "Manifest", items = new object[] { 5, new { items = "x" } }, metadata = "none" }, ["m"] = Manifest("Good") };
+        var broken = new object[]
+        {
+            new { id = At("n1"), type = "Manifest" },
+            new { id = 7, type = "Manifest" },
+            "text",
+            new { id = "javascript:alert(1)", type = "Manifest" },
+            new { id = At("m"), type = "Manifest" },
+        };
+        var web = new Web
+        {
+            ["a"] = new { type = "Collection", items = broken },
+            ["n1"] = new
+            {
+                type = "Manifest",
+                items = new object[] { 5, new { items = "x" } },
+                metadata = "none",
+            },
+            ["m"] = Manifest("Good"),
+        };
         var read = await web.ReadAsync("a");
         Assert.Equal(["Good"], read.Entries.Select(e => e.Label));
         Assert.Equal("It describes no picture.", Assert.Single(read.LeftOut).Sentence);
@@ -125,24 +205,43 @@ public sealed class ArchiveTests
     [InlineData("172.32.0.1", true)]
     [InlineData("8.8.8.8", true)]
     [InlineData("2606:4700::1111", true)]
-    public void Only_the_public_internet_is_fetched_from(string address, bool isPublic) => Assert.Equal(isPublic, PublicAddresses.IsPublic(System.Net.IPAddress.Parse(address)));
+    public void Only_the_public_internet_is_fetched_from(string address, bool isPublic) =>
+        Assert.Equal(isPublic, PublicAddresses.IsPublic(System.Net.IPAddress.Parse(address)));
 
     private static string At(string path) => "https://iiif.example/" + path;
 
-    private static object Manifest(string label) => new
-    {
-        type = "Manifest",
-        label = new { de = new[] { label } },
-        items = new[] { new { items = new[] { new { items = new[] { new { body = new { id = At("p.jpg"), type = "Image" } } } } } } },
-    };
+    private static object Manifest(string label) =>
+        new
+        {
+            type = "Manifest",
+            label = new { de = new[] { label } },
+            items = new[]
+            {
+                new
+                {
+                    items = new[] { new { items = new[] { new { body = new { id = At("p.jpg"), type = "Image" } } } } },
+                },
+            },
+        };
 
-    private static Task<ArchiveCatalogue> StandInAsync() => ArchiveReader.ReadAsync(Own, (at, _) => Task.FromResult(StandIn.Answer(at)!.Content), TestContext.Current.CancellationToken);
+    private static Task<ArchiveCatalogue> StandInAsync() =>
+        ArchiveReader.ReadAsync(
+            Own,
+            (at, _) => Task.FromResult(StandIn.Answer(at)!.Content),
+            TestContext.Current.CancellationToken
+        );
 
     /// <summary>A few addresses that answer, by path.</summary>
     private sealed class Web : Dictionary<string, object>
     {
-        public Task<ArchiveCatalogue> ReadAsync(string path) => ArchiveReader.ReadAsync(new(At(path)), (at, _) => TryGetValue(at.AbsolutePath[1..], out var found)
-            ? Task.FromResult(JsonSerializer.SerializeToUtf8Bytes(found))
-            : throw new UnreadableException("It is not there."), TestContext.Current.CancellationToken);
+        public Task<ArchiveCatalogue> ReadAsync(string path) =>
+            ArchiveReader.ReadAsync(
+                new(At(path)),
+                (at, _) =>
+                    TryGetValue(at.AbsolutePath[1..], out var found)
+                        ? Task.FromResult(JsonSerializer.SerializeToUtf8Bytes(found))
+                        : throw new UnreadableException("It is not there."),
+                TestContext.Current.CancellationToken
+            );
     }
 }

@@ -10,7 +10,15 @@ public sealed class BundleTests
     [Fact]
     public void Pictures_come_with_the_words_of_a_table_or_of_a_sidecar_and_folders_stay()
     {
-        var read = Read(("shed/kite.gif", Gif), ("reel.gif", Gif[..^1]), ("words.csv", Encoding.UTF8.GetBytes("file,title,alt text\nshed/kite.gif,Kite,A red kite\ngone.jpg,Gone,\n")), ("reel.xmp", Encoding.UTF8.GetBytes(Xmp("Line reel", ""))));
+        var read = Read(
+            ("shed/kite.gif", Gif),
+            ("reel.gif", Gif[..^1]),
+            (
+                "words.csv",
+                Encoding.UTF8.GetBytes("file,title,alt text\nshed/kite.gif,Kite,A red kite\ngone.jpg,Gone,\n")
+            ),
+            ("reel.xmp", Encoding.UTF8.GetBytes(Xmp("Line reel", "")))
+        );
         Assert.Equal(["reel.gif", "kite.gif"], read.Pictures.Select(p => p.FileName));
         var (reel, kite) = (read.Pictures[0].Words, read.Pictures[1].Words);
         Assert.Equal(("Line reel", "Hana"), (reel.Title, reel.Credit));
@@ -23,7 +31,16 @@ public sealed class BundleTests
     [Fact]
     public void Names_that_point_outside_stand_twice_or_are_housekeeping_are_met_one_by_one()
     {
-        var read = Read(("../../etc/passwd.gif", Gif), ("/root.gif", Gif), ("C:\\a.gif", Gif), ("a/../b.gif", Gif), ("good.gif", Gif), ("good.gif", Gif), ("__MACOSX/._good.gif", Gif), (".DS_Store", Gif));
+        var read = Read(
+            ("../../etc/passwd.gif", Gif),
+            ("/root.gif", Gif),
+            ("C:\\a.gif", Gif),
+            ("a/../b.gif", Gif),
+            ("good.gif", Gif),
+            ("good.gif", Gif),
+            ("__MACOSX/._good.gif", Gif),
+            (".DS_Store", Gif)
+        );
         Assert.Equal(["good.gif"], read.Pictures.Select(p => p.FileName));
         Assert.Equal(5, read.LeftOut.Length);
         Assert.All(read.LeftOut, l => Assert.EndsWith(".", l.Sentence, StringComparison.Ordinal));
@@ -40,7 +57,12 @@ public sealed class BundleTests
     public void A_sidecar_with_entities_or_damage_costs_its_words_only()
     {
         var billion = "<!DOCTYPE x [<!ENTITY a \"ha\"><!ENTITY b \"&a;&a;&a;&a;&a;&a;&a;&a;\">]>" + Xmp("&b;", "");
-        var read = Read(("a.gif", Gif), ("a.xmp", Encoding.UTF8.GetBytes(billion)), ("b.gif", Gif), ("b.gif.xmp", "<x:xmpmeta"u8.ToArray()));
+        var read = Read(
+            ("a.gif", Gif),
+            ("a.xmp", Encoding.UTF8.GetBytes(billion)),
+            ("b.gif", Gif),
+            ("b.gif.xmp", "<x:xmpmeta"u8.ToArray())
+        );
         Assert.Equal(2, read.Pictures.Length);
         Assert.All(read.Pictures, p => Assert.Equal("", p.Words.Title));
         Assert.Equal(["a.xmp", "b.gif.xmp"], read.LeftOut.Select(l => l.Name));
@@ -50,13 +72,22 @@ public sealed class BundleTests
     public void A_damaged_bundle_says_so()
     {
         using var stream = new MemoryStream([.. "PK\x03\x04"u8, .. new byte[60]]);
-        Assert.Contains("pack it again", Assert.Throws<UnreadableException>(() => BundleReader.Read(stream, "x.zip")).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "pack it again",
+            Assert.Throws<UnreadableException>(() => BundleReader.Read(stream, "x.zip")).Message,
+            StringComparison.Ordinal
+        );
     }
 
-    private static string Xmp(string title, string alt) => $"""
-        <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/" xmlns:desk="https://windle-sands.example/words/" desk:Credit="Hana">
-        <dc:title><rdf:Alt><rdf:li xml:lang="x-default">{title}</rdf:li></rdf:Alt></dc:title><dc:description><rdf:Alt><rdf:li xml:lang="x-default">{alt}</rdf:li></rdf:Alt></dc:description></rdf:Description></rdf:RDF></x:xmpmeta>
-        """;
+    private static string Xmp(string title, string alt) =>
+        $"""
+            <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
+            <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"
+              xmlns:desk="https://windle-sands.example/words/" desk:Credit="Hana">
+            <dc:title><rdf:Alt><rdf:li xml:lang="x-default">{title}</rdf:li></rdf:Alt></dc:title><dc:description>
+            <rdf:Alt><rdf:li xml:lang="x-default">{alt}</rdf:li></rdf:Alt></dc:description></rdf:Description></rdf:RDF>
+            </x:xmpmeta>
+            """;
 
     private static Proposal Read(params (string Name, byte[] Content)[] files)
     {

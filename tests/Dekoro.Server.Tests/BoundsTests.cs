@@ -3,10 +3,14 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
-using Dekoro.Core.Library;
+using Dekoro.Application.Drafts;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Ingest;
+using Dekoro.Application.Pictures;
+using Dekoro.Core.Geometry;
 using Dekoro.Imaging;
 using Dekoro.Intake;
-using Dekoro.Server.Work;
+using Dekoro.Server.Hosting;
 using Microsoft.AspNetCore.Http;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
@@ -21,7 +25,10 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
     [Fact]
     public async Task A_body_larger_than_its_endpoint_takes_is_refused_without_being_held_and_a_long_draft_is_taken()
     {
-        using var endless = new StreamContent(new Endless(2L << 30)) { Headers = { ContentType = new("application/json") } };
+        using var endless = new StreamContent(new Endless(2L << 30))
+        {
+            Headers = { ContentType = new("application/json") },
+        };
         var before = GC.GetTotalAllocatedBytes();
         using var refused = await server.Http.PostAsync("/api/files/these", endless, Stop);
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, refused.StatusCode);
@@ -29,16 +36,49 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         var problem = await refused.Content.ReadFromJsonAsync<JsonObject>(Stop);
         Assert.EndsWith("send less at once.", (string)problem!["detail"]!, StringComparison.Ordinal);
         var page = await server.PageAsync("Long", ServerFixture.Text("x"));
-        Assert.Equal(HttpStatusCode.OK, (await server.PutAsync(page, 2, "Long", [.. Enumerable.Range(0, 300).Select(_ => ServerFixture.Text(new string('x', 9000)))])).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await server.PutAsync(
+                    page,
+                    2,
+                    "Long",
+                    [.. Enumerable.Range(0, 300).Select(_ => ServerFixture.Text(new string('x', 9000)))]
+                )
+            ).StatusCode
+        );
     }
 
     [Fact]
     public async Task A_change_told_by_too_many_operations_or_by_copies_asks_for_the_whole_and_changes_nothing()
     {
         var page = await server.PageAsync("Patched", ServerFixture.Text("Here."));
-        var replace = new { op = "replace", path = "/title", value = "Other" };
-        Assert.Equal(413, (int)(await server.PatchAsync(page, 2, [.. Enumerable.Repeat<object>(replace, 2001)])).StatusCode);
-        Assert.Equal(400, (int)(await server.PatchAsync(page, 2, new { op = "copy", from = "/document", path = "/document/content/0" })).StatusCode);
+        var replace = new
+        {
+            op = "replace",
+            path = "/title",
+            value = "Other",
+        };
+        Assert.Equal(
+            413,
+            (int)(await server.PatchAsync(page, 2, [.. Enumerable.Repeat<object>(replace, 2001)])).StatusCode
+        );
+        Assert.Equal(
+            400,
+            (int)
+                (
+                    await server.PatchAsync(
+                        page,
+                        2,
+                        new
+                        {
+                            op = "copy",
+                            from = "/document",
+                            path = "/document/content/0",
+                        }
+                    )
+                ).StatusCode
+        );
         Assert.Equal("Patched", (string)(await server.GetAsync($"/api/pages/{page}/draft"))["title"]!);
     }
 
@@ -46,7 +86,8 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
     public async Task A_person_listens_in_a_few_windows_at_once_and_a_window_that_closes_makes_room()
     {
         var lines = new List<HttpResponseMessage>();
-        for (var i = 0; i < Events.MostOfAPerson; i++) lines.Add(await ListenAsync("Ana"));
+        for (var i = 0; i < Events.MaxOfAPerson; i++)
+            lines.Add(await ListenAsync("Ana"));
         Assert.All(lines, l => Assert.Equal(HttpStatusCode.OK, l.StatusCode));
         Assert.Equal((HttpStatusCode)429, (await ListenAsync("Ana")).StatusCode);
         using var other = await ListenAsync("Ben");
@@ -55,7 +96,8 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         for (var i = 0; ; i++)
         {
             using var again = await ListenAsync("Ana");
-            if (again.StatusCode == HttpStatusCode.OK) break;
+            if (again.StatusCode == HttpStatusCode.OK)
+                break;
             Assert.InRange(i, 0, 100);
             await Task.Delay(20, Stop);
         }
@@ -69,7 +111,8 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         using (var archive = new ZipArchive(zip, ZipArchiveMode.Create, leaveOpen: true))
         {
             using (var large = archive.CreateEntry("large.tif", CompressionLevel.NoCompression).Open())
-                for (long n = 0, piece = 1 << 20; n <= BundleReader.MostEntryBytes; n += piece) large.Write(new byte[piece]);
+                for (long n = 0, piece = 1 << 20; n <= BundleReader.MaxEntryBytes; n += piece)
+                    large.Write(new byte[piece]);
             archive.CreateEntryFromFile(Path.Combine(ServerFixture.Root, "demo/files/line-reel.jpg"), "line-reel.jpg");
         }
         zip.Position = 0;
@@ -86,14 +129,28 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         var padding = new string('x', 400_000);
         Task<byte[]> Fetch(Uri address, CancellationToken stop)
         {
-            var items = string.Join(',', Enumerable.Range(0, 40).Select(i => $"{{\"id\":\"{address}/{i}\",\"type\":\"Collection\",\"label\":{{\"en\":[\"{i}\"]}}}}"));
-            var bytes = Encoding.UTF8.GetBytes($"{{\"id\":\"{address}\",\"type\":\"Collection\",\"summary\":{{\"en\":[\"{padding}\"]}},\"items\":[{items}]}}");
+            var items = string.Join(
+                ',',
+                Enumerable
+                    .Range(0, 40)
+                    .Select(i => $"{{\"id\":\"{address}/{i}\",\"type\":\"Collection\",\"label\":{{\"en\":[\"{i}\"]}}}}")
+            );
+            var bytes = Encoding.UTF8.GetBytes(
+                $"{{\"id\":\"{address}\",\"type\":\"Collection\",\"summary\":{{\"en\":[\"{padding}\"]}},"
+                    + $"\"items\":[{items}]}}"
+            );
             Interlocked.Add(ref given, bytes.Length);
             return Task.FromResult(bytes);
         }
-        var catalogue = await ArchiveReader.ReadAsync(new("https://archive.example/c"), Archives.Within(new("https://archive.example/c"), Fetch, budget), Stop);
+        var catalogue = await ArchiveReader.ReadAsync(
+            new("https://archive.example/c"),
+            Archives.Within(new("https://archive.example/c"), Fetch, budget),
+            Stop
+        );
         Assert.Empty(catalogue.Entries);
-        Assert.Contains(catalogue.LeftOut, l => l.Sentence.Contains("of descriptions that are read at once", StringComparison.Ordinal));
+        Assert.Contains(catalogue.LeftOut, l =>
+            l.Sentence.Contains("of descriptions that are read at once", StringComparison.Ordinal)
+        );
         // Those that were on their way when it was used up still come.
         Assert.InRange(given, budget, budget + 10 * 420_000);
     }
@@ -104,9 +161,16 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         var (first, second) = (await BringAsync(), await BringAsync());
         var pictures = second["pictures"]!.AsArray().Select(p => (string)p!["file"]!["id"]!).ToList();
         (await server.Http.DeleteAsync($"/api/intake/{first["id"]}", Stop)).EnsureSuccessStatusCode();
-        var kept = await server.PostAsync($"/api/intake/{second["id"]}/keep", new { pictures = pictures.Select(id => new { id, words = new { } }) });
+        var kept = await server.PostAsync(
+            $"/api/intake/{second["id"]}/keep",
+            new { pictures = pictures.Select(id => new { id, words = new { } }) }
+        );
         Assert.All(kept["files"]!.AsArray(), f => Assert.Null(f!["error"]));
-        foreach (var id in pictures) Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync($"/media/proof/{id}/whole/160", Stop)).StatusCode);
+        foreach (var id in pictures)
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (await server.Http.GetAsync($"/media/proof/{id}/whole/160", Stop)).StatusCode
+            );
     }
 
     [Fact]
@@ -116,30 +180,47 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         using var mail = File.OpenRead(Path.Combine(ServerFixture.Root, "demo/mailbox/lantern-evening.eml"));
         var found = MailReader.Read(mail).Pictures[0];
         using var content = new MemoryStream();
-        await using (var opened = ((PictureContent.AtHand)found.Content).Open()) await opened.CopyToAsync(content, Stop);
+        await using (var opened = ((PictureContent.AtHand)found.Content).Open())
+            await opened.CopyToAsync(content, Stop);
         var taken = await server.GiveAsync("the same.jpg", content.ToArray());
         (await server.Http.DeleteAsync($"/api/intake/{proposal["id"]}", Stop)).EnsureSuccessStatusCode();
-        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync($"/media/proof/{taken["id"]}/whole/160", Stop)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await server.Http.GetAsync($"/media/proof/{taken["id"]}/whole/160", Stop)).StatusCode
+        );
     }
 
     [Fact]
     public async Task Work_on_pixels_is_shared_out_between_people_and_a_ladder_waits_for_nobody_for_ever()
     {
-        var queue = new PixelQueue(new Person(new HttpContextAccessor()));
+        var queue = new PixelQueue(new Person());
         var (order, gate) = (new List<string>(), new TaskCompletionSource());
         Task Ask(string who, PixelWork kind = PixelWork.Asked, TaskCompletionSource? holds = null)
         {
             Person.Lend(who);
-            return queue.RunAsync(kind, _ =>
-            {
-                holds?.Task.Wait();
-                lock (order) order.Add(who);
-                return 0;
-            }, Stop);
+            return queue.RunAsync(
+                kind,
+                _ =>
+                {
+                    holds?.Task.Wait();
+                    lock (order)
+                        order.Add(who);
+                    return 0;
+                },
+                Stop
+            );
         }
         // All slots are taken, then one person asks for ten things and another for one, and a publishing for a ladder.
-        var held = Enumerable.Range(0, Math.Max(2, Environment.ProcessorCount)).Select(_ => Ask("first", holds: gate)).ToList();
-        var asked = Enumerable.Range(0, 10).Select(_ => Ask("many")).Append(Ask("one")).Append(Ask("ladder", PixelWork.Ladder)).ToList();
+        var held = Enumerable
+            .Range(0, Math.Max(2, Environment.ProcessorCount))
+            .Select(_ => Ask("first", holds: gate))
+            .ToList();
+        var asked = Enumerable
+            .Range(0, 10)
+            .Select(_ => Ask("many"))
+            .Append(Ask("one"))
+            .Append(Ask("ladder", PixelWork.Ladder))
+            .ToList();
         gate.SetResult();
         await Task.WhenAll(held.Concat(asked));
         var after = order.Where(w => w != "first").ToList();
@@ -150,10 +231,26 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
     [Fact]
     public async Task Work_that_nobody_waits_for_any_more_leaves_its_place_and_one_that_fails_gives_it_on()
     {
-        var queue = new PixelQueue(new Person(new HttpContextAccessor()));
-        for (var i = 0; i < 20; i++) await Assert.ThrowsAsync<RefusedFileException>(() => queue.RunAsync<int>(PixelWork.Ladder, _ => throw new RefusedFileException("No."), Stop));
+        var queue = new PixelQueue(new Person());
+        for (var i = 0; i < 20; i++)
+            await Assert.ThrowsAsync<RefusedFileException>(() =>
+                queue.RunAsync<int>(PixelWork.Ladder, _ => throw new RefusedFileException("No."), Stop)
+            );
         var gate = new TaskCompletionSource();
-        var held = Enumerable.Range(0, Math.Max(2, Environment.ProcessorCount)).Select(_ => queue.RunAsync(PixelWork.Asked, _ => { gate.Task.Wait(); return 0; }, Stop)).ToList();
+        var held = Enumerable
+            .Range(0, Math.Max(2, Environment.ProcessorCount))
+            .Select(_ =>
+                queue.RunAsync(
+                    PixelWork.Asked,
+                    _ =>
+                    {
+                        gate.Task.Wait();
+                        return 0;
+                    },
+                    Stop
+                )
+            )
+            .ToList();
         using var gone = new CancellationTokenSource();
         var left = queue.RunAsync(PixelWork.Asked, _ => 1, gone.Token);
         gone.Cancel();
@@ -167,12 +264,29 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
     [Fact]
     public async Task Looks_leave_nothing_behind_that_grows()
     {
-        var page = await server.PageAsync("Looked at", [.. Enumerable.Range(0, 40).Select(i => ServerFixture.Text($"Paragraph {i} of a page that is looked at again and again."))]);
+        var page = await server.PageAsync(
+            "Looked at",
+            [
+                .. Enumerable
+                    .Range(0, 40)
+                    .Select(i => ServerFixture.Text($"Paragraph {i} of a page that is looked at again and again.")),
+            ]
+        );
         var document = (await server.GetAsync($"/api/pages/{page}/draft"))["document"]!.ToJsonString();
         async Task<long> AfterAsync(int looks)
         {
             for (var i = 0; i < looks; i++)
-                (await server.Http.PostAsync($"/api/pages/{page}/look", new StringContent($"{{\"title\":\"Looked at\",\"document\":{document}}}", Encoding.UTF8, "application/json"), Stop)).EnsureSuccessStatusCode();
+                (
+                    await server.Http.PostAsync(
+                        $"/api/pages/{page}/look",
+                        new StringContent(
+                            $"{{\"title\":\"Looked at\",\"document\":{document}}}",
+                            Encoding.UTF8,
+                            "application/json"
+                        ),
+                        Stop
+                    )
+                ).EnsureSuccessStatusCode();
             GC.Collect();
             GC.WaitForPendingFinalizers();
             return GC.GetTotalMemory(forceFullCollection: true);
@@ -182,15 +296,21 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
     }
 
     [Fact]
-    public async Task A_file_that_nothing_has_asked_for_a_month_is_taken_off_the_disk_and_made_again_when_it_is_asked_for()
+    public async Task A_file_that_nothing_has_asked_for_a_month_goes_and_is_made_again_when_it_is_asked_for()
     {
         var id = await server.TakeInAsync("serpent-small.jpg");
-        var (maker, workspace) = (server.Services.GetRequiredService<RenditionMaker>(), server.Services.GetRequiredService<Workspace>());
+        var (maker, workspace) = (
+            server.Services.GetRequiredService<RenditionMaker>(),
+            server.Services.GetRequiredService<Workspace>()
+        );
         var asset = workspace.Assets.Find(id)!;
         var path = await maker.ProofAsync(asset, Core.Geometry.Cut.Whole(asset.Facts.Size), 160);
         maker.Collect();
         Assert.True(File.Exists(path));
-        workspace.MadeFiles.Record([workspace.MadeFiles.Find(Path.GetFileName(path))!], DateOnly.FromDateTime(DateTime.UtcNow).AddDays(-RenditionMaker.KeptDays - 1));
+        workspace.MadeFiles.Record(
+            [workspace.MadeFiles.Find(Path.GetFileName(path))!],
+            DateOnly.FromDateTime(DateTime.UtcNow).AddDays(-RenditionMaker.KeptDays - 1)
+        );
         var stray = Path.Combine(Path.GetDirectoryName(path)!, "left-by-a-crash.webp");
         File.WriteAllText(stray, "half");
         File.SetLastWriteTimeUtc(stray, DateTime.UtcNow.AddDays(-2));
@@ -203,7 +323,11 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
     public async Task With_too_little_room_on_the_disk_files_are_refused_before_they_are_sent_and_drafts_are_kept()
     {
         var folder = Directory.CreateTempSubdirectory("dekoro-room").FullName;
-        await using var app = Host.Build(new Places(folder, null, null) { ReserveBytes = long.MaxValue }, null, b => b.WebHost.UseTestServer());
+        await using var app = Host.Build(
+            new DataOptions(folder, null, null) { ReserveBytes = long.MaxValue },
+            null,
+            b => b.WebHost.UseTestServer()
+        );
         await app.StartAsync(Stop);
         var http = app.GetTestClient();
         http.DefaultRequestHeaders.Add("Origin", "http://localhost");
@@ -211,7 +335,10 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         using var refused = await http.PostAsync("/api/files", form, Stop);
         Assert.Equal(HttpStatusCode.InsufficientStorage, refused.StatusCode);
         Assert.Contains("nearly full", await refused.Content.ReadAsStringAsync(Stop), StringComparison.Ordinal);
-        Assert.Equal(HttpStatusCode.Created, (await http.PostAsJsonAsync("/api/pages", new { kind = "page", title = "Kept" }, Stop)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Created,
+            (await http.PostAsJsonAsync("/api/pages", new { kind = "page", title = "Kept" }, Stop)).StatusCode
+        );
         await app.DisposeAsync();
         Directory.Delete(folder, recursive: true);
     }
@@ -222,7 +349,10 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         var folder = Directory.CreateTempSubdirectory("dekoro-import").FullName;
         File.Copy(Path.Combine(ServerFixture.Root, "demo/files/serpent-head.jpg"), Path.Combine(folder, "b.jpg"));
         Directory.CreateSymbolicLink(Path.Combine(folder, "round"), folder);
-        File.CreateSymbolicLink(Path.Combine(folder, "secret.jpg"), Path.Combine(ServerFixture.Root, "demo/files/museum-door.jpg"));
+        File.CreateSymbolicLink(
+            Path.Combine(folder, "secret.jpg"),
+            Path.Combine(ServerFixture.Root, "demo/files/museum-door.jpg")
+        );
         System.Diagnostics.Process.Start("mkfifo", [Path.Combine(folder, "a-pipe.jpg")]).WaitForExit();
         var workspace = server.Services.GetRequiredService<Workspace>();
         var before = workspace.Assets.Count();
@@ -240,8 +370,24 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
 
     private async Task<JsonObject> BringAsync()
     {
-        using var form = new MultipartFormDataContent { { new ByteArrayContent(await File.ReadAllBytesAsync(Path.Combine(ServerFixture.Root, "demo/mailbox/lantern-evening.eml"), Stop)), "file", "mail.eml" } };
-        return (await (await server.Http.PostAsync("/api/intake/file", form, Stop)).Content.ReadFromJsonAsync<JsonObject>(Stop))!;
+        using var form = new MultipartFormDataContent
+        {
+            {
+                new ByteArrayContent(
+                    await File.ReadAllBytesAsync(
+                        Path.Combine(ServerFixture.Root, "demo/mailbox/lantern-evening.eml"),
+                        Stop
+                    )
+                ),
+                "file",
+                "mail.eml"
+            },
+        };
+        return (
+            await (await server.Http.PostAsync("/api/intake/file", form, Stop)).Content.ReadFromJsonAsync<JsonObject>(
+                Stop
+            )
+        )!;
     }
 
     /// <summary>So many letters, none of them held.</summary>
@@ -252,9 +398,11 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
 
         public override int Read(byte[] buffer, int offset, int count)
         {
-            if (_left <= 0) return 0;
+            if (_left <= 0)
+                return 0;
             buffer.AsSpan(offset, count).Fill((byte)'x');
-            if (!_begun) "{\"ids\":[\""u8.CopyTo(buffer.AsSpan(offset));
+            if (!_begun)
+                "{\"ids\":[\""u8.CopyTo(buffer.AsSpan(offset));
             _begun = true;
             _left -= count;
             return count;
@@ -264,10 +412,18 @@ public sealed class BoundsTests(ServerFixture server) : IClassFixture<ServerFixt
         public override bool CanSeek => false;
         public override bool CanWrite => false;
         public override long Length => throw new NotSupportedException();
-        public override long Position { get => 0; set => throw new NotSupportedException(); }
+        public override long Position
+        {
+            get => 0;
+            set => throw new NotSupportedException();
+        }
+
         public override void Flush() { }
+
         public override long Seek(long offset, SeekOrigin origin) => throw new NotSupportedException();
+
         public override void SetLength(long value) => throw new NotSupportedException();
+
         public override void Write(byte[] buffer, int offset, int count) => throw new NotSupportedException();
     }
 }

@@ -1,4 +1,5 @@
-using Dekoro.Server.Work;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Ingest;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
@@ -31,7 +32,8 @@ public sealed class FetchingTests : IAsyncLifetime
         _web.MapGet("/forbidden", () => Results.StatusCode(403));
         _web.MapGet("/endless", async (HttpResponse response, CancellationToken stop) =>
         {
-            for (var i = 0; i < 64; i++) await response.Body.WriteAsync(new byte[1 << 16], stop);
+            for (var i = 0; i < 64; i++)
+                await response.Body.WriteAsync(new byte[1 << 16], stop);
         });
         _web.MapGet("/short", async (HttpContext context) =>
         {
@@ -41,8 +43,13 @@ public sealed class FetchingTests : IAsyncLifetime
             context.Abort();
         });
         await _web.StartAsync(Stop);
-        _root = new Uri(_web.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()!.Addresses.First());
-        _fetching = new Fetching(new Places("unused", null, null) { AllowedHosts = [_root.Authority] }, new StandInDesk());
+        _root = new Uri(
+            _web.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()!.Addresses.First()
+        );
+        _fetching = new Fetching(
+            new DataOptions("unused", null, null) { AllowedHosts = [_root.Authority] },
+            new StandInDesk()
+        );
     }
 
     [Theory]
@@ -61,15 +68,21 @@ public sealed class FetchingTests : IAsyncLifetime
     [InlineData("/short", "stopped answering in the middle|cannot be reached")]
     public async Task Bad_manners_are_met_with_a_sentence(string path, string says)
     {
-        var error = await Assert.ThrowsAsync<NotFetchedException>(() => _fetching.BytesAsync(new(_root, path), 1 << 20, Stop));
+        var error = await Assert.ThrowsAsync<NotFetchedException>(() =>
+            _fetching.BytesAsync(new(_root, path), 1 << 20, Stop)
+        );
         Assert.Matches(says, error.Message);
     }
 
     [Fact]
     public async Task The_same_machine_under_another_port_stays_closed()
     {
-        using var closed = new Fetching(new Places("unused", null, null), new StandInDesk());
-        Assert.Contains("own network", (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(_root, "/good"), Stop))).Message, StringComparison.Ordinal);
+        using var closed = new Fetching(new DataOptions("unused", null, null), new StandInDesk());
+        Assert.Contains(
+            "own network",
+            (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(_root, "/good"), Stop))).Message,
+            StringComparison.Ordinal
+        );
     }
 
     [Theory]
@@ -78,8 +91,12 @@ public sealed class FetchingTests : IAsyncLifetime
     [InlineData("https://8.8.8.8:6379/")]
     public async Task Ports_where_no_web_pages_are_served_are_not_asked(string address)
     {
-        using var closed = new Fetching(new Places("unused", null, null), new StandInDesk());
-        Assert.Contains("is asked at port", (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(address), Stop))).Message, StringComparison.Ordinal);
+        using var closed = new Fetching(new DataOptions("unused", null, null), new StandInDesk());
+        Assert.Contains(
+            "is asked at port",
+            (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(address), Stop))).Message,
+            StringComparison.Ordinal
+        );
     }
 
     public async ValueTask DisposeAsync()

@@ -10,20 +10,36 @@ public sealed class OwnThingsTests(ServerFixture server) : IClassFixture<ServerF
 {
     private static CancellationToken Stop => TestContext.Current.CancellationToken;
 
-    private Task<HttpResponseMessage> ChangeAsync(string id, object change) => server.Http.PatchAsJsonAsync($"/api/files/{id}", change, Stop);
-    private async Task<JsonObject> FileAsync(string id) => (JsonObject)(await server.GetAsync($"/api/files/{id}"))["file"]!;
+    private Task<HttpResponseMessage> ChangeAsync(string id, object change) =>
+        server.Http.PatchAsJsonAsync($"/api/files/{id}", change, Stop);
+
+    private async Task<JsonObject> FileAsync(string id) =>
+        (JsonObject)(await server.GetAsync($"/api/files/{id}"))["file"]!;
 
     [Fact]
     public async Task A_word_under_an_own_column_is_kept_found_and_waits_while_the_column_is_out()
     {
         var id = await server.TakeInAsync("line-reel.jpg");
         await server.SendAsync(HttpMethod.Put, "/api/columns", new { columns = new[] { "Maker", "Inventory number" } });
-        (await ChangeAsync(id, new { own = new Dictionary<string, string> { ["Maker"] = "Joan Petrie", ["Inventory number"] = "WS-17" } })).EnsureSuccessStatusCode();
-        Assert.Equal(id, (string)Assert.Single((await server.GetAsync("/api/files?query=petr"))["items"]!.AsArray())!["id"]!);
+        (
+            await ChangeAsync(
+                id,
+                new
+                {
+                    own = new Dictionary<string, string> { ["Maker"] = "Joan Petrie", ["Inventory number"] = "WS-17" },
+                }
+            )
+        ).EnsureSuccessStatusCode();
+        Assert.Equal(
+            id,
+            (string)Assert.Single((await server.GetAsync("/api/files?query=petr"))["items"]!.AsArray())!["id"]!
+        );
         Assert.Empty((await server.GetAsync("/api/files?query=vogel"))["items"]!.AsArray());
         await server.SendAsync(HttpMethod.Put, "/api/columns", new { columns = new[] { "Inventory number" } });
         Assert.Equal("Joan Petrie", (string)(await FileAsync(id))["words"]!["own"]!["Maker"]!);
-        (await ChangeAsync(id, new { own = new Dictionary<string, string> { ["maker"] = " " } })).EnsureSuccessStatusCode();
+        (
+            await ChangeAsync(id, new { own = new Dictionary<string, string> { ["maker"] = " " } })
+        ).EnsureSuccessStatusCode();
         Assert.Equal("""{"Inventory number":"WS-17"}""", (await FileAsync(id))["words"]!["own"]!.ToJsonString());
         Assert.Empty((await server.GetAsync("/api/files?query=petr"))["items"]!.AsArray());
     }
@@ -43,7 +59,10 @@ public sealed class OwnThingsTests(ServerFixture server) : IClassFixture<ServerF
         Assert.Contains("default-src 'none'", policy, StringComparison.Ordinal);
         // Taken away, it is gone from the public site with the next publishing, which says so before.
         await server.PostAsync("/api/files/away", new { ids = new[] { id } });
-        Assert.Contains(address, (await server.GetAsync("/api/publish"))["otherFiles"]!.AsArray().Select(f => (string)f!));
+        Assert.Contains(
+            address,
+            (await server.GetAsync("/api/publish"))["otherFiles"]!.AsArray().Select(f => (string)f!)
+        );
         await server.PostAsync("/api/publish");
         Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync("/live/" + address, Stop)).StatusCode);
     }
@@ -51,8 +70,16 @@ public sealed class OwnThingsTests(ServerFixture server) : IClassFixture<ServerF
     [Fact]
     public async Task Where_two_pictures_become_one_the_address_of_the_one_that_goes_leads_to_the_other()
     {
-        var (goes, stays) = (await server.TakeInAsync("storm-kite-from-ana.jpg"), await server.TakeInAsync("storm-kite-shaken.jpg"));
-        (await ChangeAsync(goes, new { hasOwnAddress = true, own = new Dictionary<string, string> { ["Maker"] = "Ana" } })).EnsureSuccessStatusCode();
+        var (goes, stays) = (
+            await server.TakeInAsync("storm-kite-from-ana.jpg"),
+            await server.TakeInAsync("storm-kite-shaken.jpg")
+        );
+        (
+            await ChangeAsync(
+                goes,
+                new { hasOwnAddress = true, own = new Dictionary<string, string> { ["Maker"] = "Ana" } }
+            )
+        ).EnsureSuccessStatusCode();
         var address = (string)(await FileAsync(goes))["ownAddress"]!;
         await server.PostAsync($"/api/files/{goes}/merge", new { into = stays });
         Assert.Equal(address, (string)(await FileAsync(stays))["ownAddress"]!);
@@ -65,20 +92,27 @@ public sealed class OwnThingsTests(ServerFixture server) : IClassFixture<ServerF
     [InlineData(" ", "needs a name")]
     public async Task A_column_that_nobody_could_tell_apart_is_refused_in_words(string names, string sentence)
     {
-        var (status, problem) = await server.SendAsync(HttpMethod.Put, "/api/columns", new { columns = names.Split('|') });
+        var (status, problem) = await server.SendAsync(
+            HttpMethod.Put,
+            "/api/columns",
+            new { columns = names.Split('|') }
+        );
         Assert.Equal(HttpStatusCode.BadRequest, status);
         Assert.Contains(sentence, (string)problem["detail"]!, StringComparison.Ordinal);
     }
 
     [Fact]
-    public async Task A_picture_with_an_address_of_its_own_is_there_without_its_location_and_stays_there_under_another_title()
+    public async Task A_picture_with_an_address_of_its_own_is_there_and_stays_there_under_another_title()
     {
         await server.PageAsync("Home");
         var id = await server.TakeInAsync("museum-with-location.jpg");
         (await ChangeAsync(id, new { title = "The museum", hasOwnAddress = true })).EnsureSuccessStatusCode();
         var address = (string)(await FileAsync(id))["ownAddress"]!;
         Assert.Equal("pictures/the-museum.jpg", address);
-        Assert.Contains(address, (await server.GetAsync("/api/publish"))["otherFiles"]!.AsArray().Select(f => (string)f!));
+        Assert.Contains(
+            address,
+            (await server.GetAsync("/api/publish"))["otherFiles"]!.AsArray().Select(f => (string)f!)
+        );
         await server.PostAsync("/api/publish");
         using (var there = Image.NewFromBuffer(await server.Http.GetByteArrayAsync("/live/" + address, Stop)))
             Assert.DoesNotContain(there.GetFields(), f => f.Contains("GPS", StringComparison.OrdinalIgnoreCase));
@@ -93,6 +127,9 @@ public sealed class OwnThingsTests(ServerFixture server) : IClassFixture<ServerF
         (await ChangeAsync(id, new { hasOwnAddress = false })).EnsureSuccessStatusCode();
         await server.PostAsync("/api/publish");
         Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync("/live/" + address, Stop)).StatusCode);
-        Assert.Equal(HttpStatusCode.OK, (await server.Http.GetAsync("/live/pictures/the-museum-2.jpg", Stop)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await server.Http.GetAsync("/live/pictures/the-museum-2.jpg", Stop)).StatusCode
+        );
     }
 }

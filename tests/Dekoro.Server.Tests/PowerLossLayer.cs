@@ -3,17 +3,24 @@ using Dekoro.Storage;
 namespace Dekoro.Server.Tests;
 
 /// <summary>
-/// A disk that remembers in which order things were written, and can show what would lie on it had the power gone at any moment: content that was
-/// not flushed is lost (the file is empty), and a name that was not flushed stands or does not (POSIX.1-2017 promises neither).
+/// A disk that remembers in which order things were written, and can show what would lie on it had the power gone at
+/// any moment: content that was not flushed is lost (the file is empty), and a name that was not flushed stands or does
+/// not (POSIX.1-2017 promises neither).
 /// </summary>
 public sealed class PowerLossLayer : IFileLayer
 {
     private abstract record Step(string Path);
+
     private sealed record Wrote(string Path) : Step(Path);
+
     private sealed record Flushed(string Path, byte[] Content) : Step(Path);
+
     private sealed record Moved(string Path, string To, bool IsFolder) : Step(Path);
+
     private sealed record FlushedFolder(string Path) : Step(Path);
+
     private sealed record FlushedAll(string Path, IReadOnlyDictionary<string, byte[]> Files) : Step(Path);
+
     private sealed record MadeFolder(string Path) : Step(Path);
 
     private readonly List<Step> _steps = [];
@@ -49,11 +56,19 @@ public sealed class PowerLossLayer : IFileLayer
     public void FlushFolder(string folder) => _steps.Add(new FlushedFolder(folder));
 
     public void FlushAll(string folder) =>
-        _steps.Add(new FlushedAll(folder, Directory.EnumerateFiles(folder, "*", SearchOption.AllDirectories).ToDictionary(f => f, File.ReadAllBytes)));
+        _steps.Add(
+            new FlushedAll(
+                folder,
+                Directory
+                    .EnumerateFiles(folder, "*", SearchOption.AllDirectories)
+                    .ToDictionary(f => f, File.ReadAllBytes)
+            )
+        );
 
     public void MakeFolder(string folder)
     {
-        if (!Directory.Exists(folder)) _steps.Add(new MadeFolder(folder));
+        if (!Directory.Exists(folder))
+            _steps.Add(new MadeFolder(folder));
         Directory.CreateDirectory(folder);
     }
 
@@ -63,30 +78,49 @@ public sealed class PowerLossLayer : IFileLayer
     {
         // What each file holds on the disk for sure, under the name it has for the program.
         var content = new Dictionary<string, byte[]>(StringComparer.Ordinal);
-        // Moves that a flush of their folder has not yet made sure of: undone, or with their content as far as that was flushed.
+        // Moves that a flush of their folder has not yet made sure of: undone, or with their content as far as that was
+        // flushed.
         var names = new Dictionary<string, byte[]>(StringComparer.Ordinal);
         foreach (var step in _steps.Take(steps))
         {
             switch (step)
             {
-                case Wrote wrote: content[wrote.Path] = []; break;
-                case Flushed flushed: content[flushed.Path] = flushed.Content; break;
+                case Wrote wrote:
+                    content[wrote.Path] = [];
+                    break;
+                case Flushed flushed:
+                    content[flushed.Path] = flushed.Content;
+                    break;
                 case FlushedAll all:
-                    foreach (var (path, bytes) in all.Files) names[path] = content[path] = bytes;
+                    foreach (var (path, bytes) in all.Files)
+                        names[path] = content[path] = bytes;
                     break;
                 case Moved moved:
-                    foreach (var path in content.Keys.Where(k => k == moved.Path || moved.IsFolder && k.StartsWith(moved.Path + "/", StringComparison.Ordinal)).ToList())
+                    foreach (
+                        var path in content
+                            .Keys.Where(k =>
+                                k == moved.Path
+                                || moved.IsFolder && k.StartsWith(moved.Path + "/", StringComparison.Ordinal)
+                            )
+                            .ToList()
+                    )
                     {
                         var to = moved.To + path[moved.Path.Length..];
                         content[to] = content[path];
                         content.Remove(path);
-                        if (moved.IsFolder || keepsUnflushedNames) names.Remove(path);
-                        if (keepsUnflushedNames) names[to] = content[to];
+                        if (moved.IsFolder || keepsUnflushedNames)
+                            names.Remove(path);
+                        if (keepsUnflushedNames)
+                            names[to] = content[to];
                     }
                     break;
                 case FlushedFolder folder:
-                    foreach (var path in names.Keys.Where(n => Under(n, folder.Path) && !content.ContainsKey(n)).ToList()) names.Remove(path);
-                    foreach (var path in content.Keys.Where(n => Under(n, folder.Path)).ToList()) names[path] = content[path];
+                    foreach (
+                        var path in names.Keys.Where(n => Under(n, folder.Path) && !content.ContainsKey(n)).ToList()
+                    )
+                        names.Remove(path);
+                    foreach (var path in content.Keys.Where(n => Under(n, folder.Path)).ToList())
+                        names[path] = content[path];
                     break;
             }
         }

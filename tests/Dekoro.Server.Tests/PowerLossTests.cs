@@ -1,6 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
-using Dekoro.Server.Work;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Publication;
 using Dekoro.Storage;
 using Microsoft.Extensions.Logging.Abstractions;
 
@@ -21,7 +22,11 @@ public sealed class PowerLossTests : IDisposable
         var acknowledged = new List<(int Step, string Sha256)>();
         for (byte i = 1; i <= 3; i++)
         {
-            var received = await files.ReceiveAsync(new MemoryStream([i, i, i]), 100, TestContext.Current.CancellationToken);
+            var received = await files.ReceiveAsync(
+                new MemoryStream([i, i, i]),
+                100,
+                TestContext.Current.CancellationToken
+            );
             files.Keep(received);
             acknowledged.Add((layer.Steps, received.Sha256));
         }
@@ -30,7 +35,8 @@ public sealed class PowerLossTests : IDisposable
             var disk = In($"disk-{steps}");
             layer.LayAfter(steps, _folder, disk, keepsUnflushedNames);
             var after = new FileStore(Path.Combine(disk, "originals"));
-            foreach (var (_, sha) in acknowledged.Where(a => a.Step <= steps)) Assert.Equal(sha, HashOf(after.PathOf(sha)));
+            foreach (var (_, sha) in acknowledged.Where(a => a.Step <= steps))
+                Assert.Equal(sha, HashOf(after.PathOf(sha)));
         }
     }
 
@@ -40,7 +46,7 @@ public sealed class PowerLossTests : IDisposable
     public void Visitors_meet_the_old_site_or_the_new_one_whole_whenever_the_power_goes(bool keepsUnflushedNames)
     {
         var layer = new PowerLossLayer();
-        using var workspace = new Workspace(new Places(In("data"), null, null), TimeProvider.System, layer);
+        using var workspace = new Workspace(new DataOptions(In("data"), null, null), TimeProvider.System, layer);
         var live = new LiveSite(workspace, TimeProvider.System, NullLogger<LiveSite>.Instance);
         var sites = new[] { Site("one", "a"), Site("two", "a"), Site("three", "b") };
         var acknowledged = new List<int>();
@@ -53,11 +59,20 @@ public sealed class PowerLossTests : IDisposable
         {
             var disk = In($"disk-{steps}");
             layer.LayAfter(steps, In("data"), disk, keepsUnflushedNames);
-            using var again = new Workspace(new Places(disk, null, null) { BeginsAnew = true }, TimeProvider.System, DiskLayer.Instance);
+            using var again = new Workspace(
+                new DataOptions(disk, null, null) { BeginsAnew = true },
+                TimeProvider.System,
+                DiskLayer.Instance
+            );
             var after = new LiveSite(again, TimeProvider.System, NullLogger<LiveSite>.Instance);
-            var shown = sites.ToList().FindIndex(site => site.All(f => after.PathOf(f.Key) is { } path && HashOf(path) == f.Value.Sha256));
+            var shown = sites
+                .ToList()
+                .FindIndex(site => site.All(f => after.PathOf(f.Key) is { } path && HashOf(path) == f.Value.Sha256));
             var mustBe = acknowledged.FindLastIndex(a => a <= steps);
-            Assert.True(shown >= mustBe, $"After {steps} of {layer.Steps} steps site {shown} stands, and {mustBe} had been acknowledged.");
+            Assert.True(
+                shown >= mustBe,
+                $"After {steps} of {layer.Steps} steps site {shown} stands, and {mustBe} had been acknowledged."
+            );
         }
     }
 
@@ -69,8 +84,14 @@ public sealed class PowerLossTests : IDisposable
     {
         var path = In($"made-{picture}.webp");
         File.WriteAllText(path, picture);
-        return new() { ["index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(words)), ["visit/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(words + " visit")), ["media/a.webp"] = SiteFile.At(path) };
+        return new()
+        {
+            ["index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(words)),
+            ["visit/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(words + " visit")),
+            ["media/a.webp"] = SiteFile.At(path),
+        };
     }
 
-    private static string HashOf(string path) => File.Exists(path) ? Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(path))) : "";
+    private static string HashOf(string path) =>
+        File.Exists(path) ? Convert.ToHexStringLower(SHA256.HashData(File.ReadAllBytes(path))) : "";
 }

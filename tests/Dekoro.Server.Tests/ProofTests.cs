@@ -4,7 +4,9 @@ using NetVips;
 
 namespace Dekoro.Server.Tests;
 
-/// <summary>The tool's own small pictures: which are made, of which version, and for how long they may be held.</summary>
+/// <summary>
+/// The tool's own small pictures: which are made, of which version, and for how long they may be held.
+/// </summary>
 public sealed class ProofTests(ServerFixture server) : IClassFixture<ServerFixture>
 {
     private static CancellationToken Stop => TestContext.Current.CancellationToken;
@@ -15,7 +17,24 @@ public sealed class ProofTests(ServerFixture server) : IClassFixture<ServerFixtu
         return (image.Width, image.Height);
     }
 
-    private static object Turned => new { edits = new { quarterTurns = 1, isMirrored = false, straightenDeg = 0, window = new { x = 0, y = 0, width = 1, height = 1 }, adjustments = new { } } };
+    private static object Turned =>
+        new
+        {
+            edits = new
+            {
+                quarterTurns = 1,
+                isMirrored = false,
+                straightenDeg = 0,
+                window = new
+                {
+                    x = 0,
+                    y = 0,
+                    width = 1,
+                    height = 1,
+                },
+                adjustments = new { },
+            },
+        };
 
     [Fact]
     public async Task A_proof_that_names_its_version_is_held_for_ever_and_one_that_does_not_is_asked_for_again()
@@ -27,7 +46,8 @@ public sealed class ProofTests(ServerFixture server) : IClassFixture<ServerFixtu
         Assert.Equal((320, 400), await SizeAsync($"/media/proof/{id}.0/whole/320"));
         Assert.Equal((320, 256), await SizeAsync($"/media/proof/{id}.1/whole/320"));
         Assert.Equal((320, 256), await SizeAsync($"/media/proof/{id}/whole/320"));
-        async Task<string> CacheAsync(string name) => (await server.Http.GetAsync($"/media/proof/{name}/whole/320", Stop)).Headers.CacheControl!.ToString();
+        async Task<string> CacheAsync(string name) =>
+            (await server.Http.GetAsync($"/media/proof/{name}/whole/320", Stop)).Headers.CacheControl!.ToString();
         Assert.Contains("immutable", await CacheAsync(id + ".1"), StringComparison.Ordinal);
         Assert.Equal("no-cache", await CacheAsync(id));
     }
@@ -43,9 +63,18 @@ public sealed class ProofTests(ServerFixture server) : IClassFixture<ServerFixtu
     public async Task Nothing_but_whole_cuts_at_the_fixed_widths_is_made(string rest)
     {
         var id = await server.TakeInAsync("line-reel.jpg");
-        Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync($"/media/proof/{id}/{rest}", Stop)).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync($"/media/proof/{id}.7/whole/320", Stop)).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await server.Http.GetAsync($"/media/proof/{id}.x/whole/320", Stop)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await server.Http.GetAsync($"/media/proof/{id}/{rest}", Stop)).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await server.Http.GetAsync($"/media/proof/{id}.7/whole/320", Stop)).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await server.Http.GetAsync($"/media/proof/{id}.x/whole/320", Stop)).StatusCode
+        );
     }
 
     [Theory]
@@ -70,7 +99,11 @@ public sealed class ProofTests(ServerFixture server) : IClassFixture<ServerFixtu
     {
         var id = await server.TakeInAsync("the-kite-hall.jpg");
         var none = (JsonObject)(await server.GetAsync($"/api/files/{id}/room"))["look"]!["edits"]!;
-        var (status, problem) = await server.SendAsync(HttpMethod.Post, $"/api/files/{id}/room/cut?shape={shape}", none);
+        var (status, problem) = await server.SendAsync(
+            HttpMethod.Post,
+            $"/api/files/{id}/room/cut?shape={shape}",
+            none
+        );
         Assert.Equal(HttpStatusCode.BadRequest, status);
         Assert.EndsWith(".", (string)problem["detail"]!, StringComparison.Ordinal);
     }

@@ -1,6 +1,5 @@
 using System.Net;
 using System.Net.Http.Json;
-using System.Text.Json.Nodes;
 
 namespace Dekoro.Server.Tests;
 
@@ -11,23 +10,55 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
     private static object EditsOf(int turns = 0, double straighten = 0, double[]? window = null, int light = 0)
     {
         var w = window ?? [0, 0, 1, 1];
-        return new { quarterTurns = turns, isMirrored = false, straightenDeg = straighten, window = new { x = w[0], y = w[1], width = w[2], height = w[3] }, adjustments = new { light } };
+        return new
+        {
+            quarterTurns = turns,
+            isMirrored = false,
+            straightenDeg = straighten,
+            window = new
+            {
+                x = w[0],
+                y = w[1],
+                width = w[2],
+                height = w[3],
+            },
+            adjustments = new { light },
+        };
     }
 
     [Fact]
     public async Task A_version_changes_every_place_at_once_and_the_original_comes_back_whole()
     {
         var id = await server.TakeInAsync("the-kite-hall.jpg");
-        var page = await server.PageAsync("Hall", new { type = "figure", attrs = new { asset = id, size = "column", shape = "16:9" } });
+        var page = await server.PageAsync(
+            "Hall",
+            new
+            {
+                type = "figure",
+                attrs = new
+                {
+                    asset = id,
+                    size = "column",
+                    shape = "16:9",
+                },
+            }
+        );
         var before = await server.GetAsync($"/api/files/{id}/room");
-        Assert.Equal((2240, 2800, 1), ((int)before["look"]!["width"]!, (int)before["look"]!["height"]!, before["versions"]!.AsArray().Count));
+        Assert.Equal(
+            (2240, 2800, 1),
+            ((int)before["look"]!["width"]!, (int)before["look"]!["height"]!, before["versions"]!.AsArray().Count)
+        );
         var turned = await server.PostAsync($"/api/files/{id}/versions", new { edits = EditsOf(turns: 1, light: 20) });
         Assert.Equal((2800, 2240), ((int)turned["file"]!["width"]!, (int)turned["file"]!["height"]!));
         Assert.Equal(["Original", "Turned, lighter"], turned["versions"]!.AsArray().Select(v => (string)v!["what"]!));
         // The page is drawn with the new version, under a name of its own.
         var name = (string)turned["file"]!["picture"]!;
         Assert.Equal(id + ".1", name);
-        Assert.Contains($"/media/proof/{name}/", await server.Http.GetStringAsync($"/proof/{page}?desk", Stop), StringComparison.Ordinal);
+        Assert.Contains(
+            $"/media/proof/{name}/",
+            await server.Http.GetStringAsync($"/proof/{page}?desk", Stop),
+            StringComparison.Ordinal
+        );
         var cut = Assert.Single(turned["look"]!["cuts"]!.AsArray())!["look"]!["cut"]!;
         Assert.Equal((2800, 1575), ((int)cut["width"]!, (int)cut["height"]!));
         // The keep area went round with the picture.
@@ -35,11 +66,20 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
         Assert.Equal(1 - (double)was["y"]! - (double)was["height"]!, (double)now["x"]!, 3);
         Assert.Equal((double)was["x"]!, (double)now["y"]!, 3);
         // A later state of the same work takes its place.
-        var later = await server.PostAsync($"/api/files/{id}/versions", new { edits = EditsOf(turns: 1, light: 30, window: [0.1, 0.1, 0.5, 0.5]), replaces = 1 });
-        Assert.Equal(["Original", "Cut, turned, lighter"], later["versions"]!.AsArray().Select(v => (string)v!["what"]!));
+        var later = await server.PostAsync(
+            $"/api/files/{id}/versions",
+            new { edits = EditsOf(turns: 1, light: 30, window: [0.1, 0.1, 0.5, 0.5]), replaces = 1 }
+        );
+        Assert.Equal(
+            ["Original", "Cut, turned, lighter"],
+            later["versions"]!.AsArray().Select(v => (string)v!["what"]!)
+        );
         Assert.Equal(1400, (int)later["file"]!["width"]!);
         var back = await server.PostAsync($"/api/files/{id}/versions/0/use", new { });
-        Assert.Equal((2240, 2800, id + ".0"), ((int)back["file"]!["width"]!, (int)back["file"]!["height"]!, (string)back["file"]!["picture"]!));
+        Assert.Equal(
+            (2240, 2800, id + ".0"),
+            ((int)back["file"]!["width"]!, (int)back["file"]!["height"]!, (string)back["file"]!["picture"]!)
+        );
         Assert.Equal(was.ToJsonString(), back["look"]!["keep"]!.ToJsonString());
     }
 
@@ -48,15 +88,23 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
     {
         var id = await server.TakeInAsync("delta-close-up.jpg");
         await server.PageAsync("Delta", new { type = "figure", attrs = new { asset = id, size = "wide" } });
-        var look = await server.PostAsync($"/api/files/{id}/room/look", new { edits = EditsOf(window: [0.2, 0.2, 0.3, 0.3]) });
+        var look = await server.PostAsync(
+            $"/api/files/{id}/room/look",
+            new { edits = EditsOf(window: [0.2, 0.2, 0.3, 0.3]) }
+        );
         var place = Assert.Single(look["cuts"]!.AsArray())!;
         Assert.Equal("coarse", (string)place["look"]!["desktop"]!["word"]!);
         Assert.Contains("px", (string)place["remedy"]!["sentence"]!, StringComparison.Ordinal);
         Assert.Single((await server.GetAsync($"/api/files/{id}/room"))["versions"]!.AsArray());
         Assert.Equal(["3:2", "16:9", "1:1", "4:5"], look["shapes"]!.AsArray().Select(x => (string)x!["shape"]!));
         var scales = await server.GetAsync("/api/room/scales");
-        Assert.All(new[] { "light", "contrast", "shadows", "warmth" }, name => Assert.Equal(41, scales[name]!.AsArray().Count));
-        Assert.Equal(3, (int)(await server.PostAsync($"/api/files/{id}/room/turn?quarters=-1", EditsOf()))["quarterTurns"]!);
+        Assert.All(new[] { "light", "contrast", "shadows", "warmth" }, name =>
+            Assert.Equal(41, scales[name]!.AsArray().Count)
+        );
+        Assert.Equal(
+            3,
+            (int)(await server.PostAsync($"/api/files/{id}/room/turn?quarters=-1", EditsOf()))["quarterTurns"]!
+        );
     }
 
     [Theory]
@@ -71,9 +119,12 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
         var id = await server.TakeInAsync("box-kite.jpg");
         var answer = await server.Http.GetAsync($"/api/files/{id}/download{query}", Stop);
         Assert.Equal(status, (int)answer.StatusCode);
-        if (status == 200) Assert.Equal(says, answer.Content.Headers.ContentType!.MediaType);
-        else Assert.Contains(says, await answer.Content.ReadAsStringAsync(Stop), StringComparison.Ordinal);
-        if (status != 200) return;
+        if (status == 200)
+            Assert.Equal(says, answer.Content.Headers.ContentType!.MediaType);
+        else
+            Assert.Contains(says, await answer.Content.ReadAsStringAsync(Stop), StringComparison.Ordinal);
+        if (status != 200)
+            return;
         Assert.Matches(@"^box-kite-\d+\.(webp|png|jpg)$", answer.Content.Headers.ContentDisposition!.FileNameStar);
     }
 
@@ -81,11 +132,27 @@ public sealed class RoomApiTests(ServerFixture server) : IClassFixture<ServerFix
     public async Task What_cannot_be_edited_says_why_and_edits_beyond_their_scale_say_what_is_allowed()
     {
         var drawing = await server.TakeInAsync("bunting.svg");
-        var answer = await server.Http.PostAsJsonAsync($"/api/files/{drawing}/versions", new { edits = EditsOf(turns: 1) }, Stop);
+        var answer = await server.Http.PostAsJsonAsync(
+            $"/api/files/{drawing}/versions",
+            new { edits = EditsOf(turns: 1) },
+            Stop
+        );
         Assert.Equal(HttpStatusCode.Conflict, answer.StatusCode);
-        Assert.Contains("kept as it is", (string)(await server.GetAsync($"/api/files/{drawing}/room"))["cannotEdit"]!, StringComparison.Ordinal);
+        Assert.Contains(
+            "kept as it is",
+            (string)(await server.GetAsync($"/api/files/{drawing}/room"))["cannotEdit"]!,
+            StringComparison.Ordinal
+        );
         var id = await server.TakeInAsync("line-reel.jpg");
-        foreach (var wrong in new[] { EditsOf(straighten: 40), EditsOf(window: [0.5, 0.5, 0.9, 0.9]), EditsOf(window: [0, 0, 0.001, 1]), EditsOf(light: 500) })
+        foreach (
+            var wrong in new[]
+            {
+                EditsOf(straighten: 40),
+                EditsOf(window: [0.5, 0.5, 0.9, 0.9]),
+                EditsOf(window: [0, 0, 0.001, 1]),
+                EditsOf(light: 500),
+            }
+        )
         {
             var refused = await server.Http.PostAsJsonAsync($"/api/files/{id}/versions", new { edits = wrong }, Stop);
             Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);

@@ -13,11 +13,67 @@ public sealed class RoundTripTests(ServerFixture server) : IClassFixture<ServerF
     public async Task Out_as_a_bundle_and_into_an_empty_library_all_is_as_it_was()
     {
         var ids = new List<string>();
-        foreach (var name in new[] { "box-kite.jpg", "line-reel.jpg", "bunting.svg", "kite-cut-out.png" }) ids.Add(await server.TakeInAsync(name));
-        await PatchAsync(ids[0], new { title = "Box, “the old one”", alt = "A kite; of two boxes", caption = "Two\nlines", credit = "Ana, Hana", rights = "©", folder = "Shed/Top", own = new Dictionary<string, string> { ["Maker"] = "Hana" }, keep = new { x = 0.2, y = 0.1, width = 0.3, height = 0.4, byHand = true } });
+        foreach (var name in new[] { "box-kite.jpg", "line-reel.jpg", "bunting.svg", "kite-cut-out.png" })
+            ids.Add(await server.TakeInAsync(name));
+        await PatchAsync(
+            ids[0],
+            new
+            {
+                title = "Box, “the old one”",
+                alt = "A kite; of two boxes",
+                caption = "Two\nlines",
+                credit = "Ana, Hana",
+                rights = "©",
+                folder = "Shed/Top",
+                own = new Dictionary<string, string> { ["Maker"] = "Hana" },
+                keep = new
+                {
+                    x = 0.2,
+                    y = 0.1,
+                    width = 0.3,
+                    height = 0.4,
+                    byHand = true,
+                },
+            }
+        );
         await PatchAsync(ids[2], new { description = "凧 مهرجان" });
-        (await server.Http.PostAsJsonAsync($"/api/files/{ids[1]}/versions", new { edits = new { quarterTurns = 1, isMirrored = true, straightenDeg = 2.5, window = new { x = 0.1, y = 0.1, width = 0.6, height = 0.7 }, adjustments = new { light = 20 } } }, Stop)).EnsureSuccessStatusCode();
-        await PatchAsync(ids[1], new { keep = new { x = 0.5, y = 0.5, width = 0.25, height = 0.25, byHand = true } });
+        (
+            await server.Http.PostAsJsonAsync(
+                $"/api/files/{ids[1]}/versions",
+                new
+                {
+                    edits = new
+                    {
+                        quarterTurns = 1,
+                        isMirrored = true,
+                        straightenDeg = 2.5,
+                        window = new
+                        {
+                            x = 0.1,
+                            y = 0.1,
+                            width = 0.6,
+                            height = 0.7,
+                        },
+                        adjustments = new { light = 20 },
+                    },
+                },
+                Stop
+            )
+        ).EnsureSuccessStatusCode();
+        await PatchAsync(
+            ids[1],
+            new
+            {
+                keep = new
+                {
+                    x = 0.5,
+                    y = 0.5,
+                    width = 0.25,
+                    height = 0.25,
+                    byHand = true,
+                },
+            }
+        );
         var before = await LookAsync(server);
 
         var zip = await server.Http.GetByteArrayAsync("/api/library.zip", Stop);
@@ -25,15 +81,34 @@ public sealed class RoundTripTests(ServerFixture server) : IClassFixture<ServerF
         await empty.InitializeAsync();
         using (var form = new MultipartFormDataContent { { new ByteArrayContent(zip), "file", "library.zip" } })
         {
-            var proposal = (await (await empty.Http.PostAsync("/api/intake/file", form, Stop)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonObject>(Stop))!;
+            var proposal = (
+                await (await empty.Http.PostAsync("/api/intake/file", form, Stop))
+                    .EnsureSuccessStatusCode()
+                    .Content.ReadFromJsonAsync<JsonObject>(Stop)
+            )!;
             Assert.Empty(proposal["leftOut"]!.AsArray());
-            var pictures = proposal["pictures"]!.AsArray().Select(p => new { id = (string)p!["file"]!["id"]!, words = new { } });
-            (await empty.Http.PostAsJsonAsync($"/api/intake/{proposal["id"]}/keep", new { pictures }, Stop)).EnsureSuccessStatusCode();
+            var pictures = proposal["pictures"]!
+                .AsArray()
+                .Select(p => new { id = (string)p!["file"]!["id"]!, words = new { } });
+            (
+                await empty.Http.PostAsJsonAsync($"/api/intake/{proposal["id"]}/keep", new { pictures }, Stop)
+            ).EnsureSuccessStatusCode();
         }
         Assert.Equal(before, await LookAsync(empty));
         // The same table over the library it came from changes nothing.
-        using var table = new MultipartFormDataContent { { new ByteArrayContent(await server.Http.GetByteArrayAsync("/api/library.csv", Stop)), "file", "library.csv" } };
-        var look = (await (await server.Http.PostAsync("/api/library/table", table, Stop)).Content.ReadFromJsonAsync<JsonObject>(Stop))!;
+        using var table = new MultipartFormDataContent
+        {
+            {
+                new ByteArrayContent(await server.Http.GetByteArrayAsync("/api/library.csv", Stop)),
+                "file",
+                "library.csv"
+            },
+        };
+        var look = (
+            await (
+                await server.Http.PostAsync("/api/library/table", table, Stop)
+            ).Content.ReadFromJsonAsync<JsonObject>(Stop)
+        )!;
         Assert.Equal((0, 0), ((int)look["total"]!, look["leftOut"]!.AsArray().Count));
         await empty.DisposeAsync();
     }
@@ -45,17 +120,31 @@ public sealed class RoundTripTests(ServerFixture server) : IClassFixture<ServerF
         var csv = "file,title,alt text\nbridle-ring.jpg,Ring of brass,A brass ring\nnobody.jpg,X,Y\n";
         async Task<JsonObject> ReadAsync(string content, bool apply)
         {
-            using var form = new MultipartFormDataContent { { new ByteArrayContent(Encoding.UTF8.GetBytes(content)), "file", "words.csv" } };
-            return (await (await server.Http.PostAsync($"/api/library/table?apply={apply}", form, Stop)).Content.ReadFromJsonAsync<JsonObject>(Stop))!;
+            using var form = new MultipartFormDataContent
+            {
+                { new ByteArrayContent(Encoding.UTF8.GetBytes(content)), "file", "words.csv" },
+            };
+            return (
+                await (
+                    await server.Http.PostAsync($"/api/library/table?apply={apply}", form, Stop)
+                ).Content.ReadFromJsonAsync<JsonObject>(Stop)
+            )!;
         }
         var look = await ReadAsync(csv, false);
         Assert.Equal((1, 2, 1), ((int)look["pictures"]!, (int)look["total"]!, look["leftOut"]!.AsArray().Count));
-        Assert.NotEqual("Ring of brass", (string)(await server.GetAsync($"/api/files/{id}"))["file"]!["words"]!["title"]!);
+        Assert.NotEqual(
+            "Ring of brass",
+            (string)(await server.GetAsync($"/api/files/{id}"))["file"]!["words"]!["title"]!
+        );
         await ReadAsync(csv, true);
         Assert.Equal("Ring of brass", (string)(await server.GetAsync($"/api/files/{id}"))["file"]!["words"]!["title"]!);
         // An empty title names nothing, so the old one stays.
         Assert.Equal(0, (int)(await ReadAsync("file,title\nbridle-ring.jpg,\n", false))["total"]!);
-        Assert.Contains("head a column", (string)(await ReadAsync("a,b\n1,2", false))["detail"]!, StringComparison.Ordinal);
+        Assert.Contains(
+            "head a column",
+            (string)(await ReadAsync("a,b\n1,2", false))["detail"]!,
+            StringComparison.Ordinal
+        );
     }
 
     /// <summary>Everything a person gave the library, picture by picture, without ids and times.</summary>
@@ -66,10 +155,16 @@ public sealed class RoundTripTests(ServerFixture server) : IClassFixture<ServerF
         {
             var room = await of.GetAsync($"/api/files/{file!["id"]}/room");
             var keep = (bool)file["keep"]!["byHand"]! ? file["keep"]!.ToJsonString() : "a guess";
-            lines.Add($"{file["fileName"]} {file["width"]}×{file["height"]} {file["words"]!.ToJsonString()} {room["look"]!["edits"]!.ToJsonString()} {keep}".Replace("\"source\":\"library.zip\"", "\"source\":\"\"", StringComparison.Ordinal));
+            // Where it came from is the one thing that differs.
+            var words = file["words"]!
+                .ToJsonString()
+                .Replace("\"source\":\"library.zip\"", "\"source\":\"\"", StringComparison.Ordinal);
+            var edits = room["look"]!["edits"]!.ToJsonString();
+            lines.Add($"{file["fileName"]} {file["width"]}×{file["height"]} {words} {edits} {keep}");
         }
         return string.Join('\n', lines.Order(StringComparer.Ordinal));
     }
 
-    private async Task PatchAsync(string id, object change) => (await server.Http.PatchAsJsonAsync($"/api/files/{id}", change, Stop)).EnsureSuccessStatusCode();
+    private async Task PatchAsync(string id, object change) =>
+        (await server.Http.PatchAsJsonAsync($"/api/files/{id}", change, Stop)).EnsureSuccessStatusCode();
 }

@@ -2,7 +2,8 @@ using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using Dekoro.Server.Work;
+using Dekoro.Application.Hosting;
+using Dekoro.Server.Hosting;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.DependencyInjection;
@@ -33,23 +34,26 @@ public sealed class ServerFixture : IAsyncLifetime
         get
         {
             var folder = AppContext.BaseDirectory;
-            while (!File.Exists(Path.Combine(folder, "Dekoro.slnx"))) folder = Directory.GetParent(folder)!.FullName;
+            while (!File.Exists(Path.Combine(folder, "Dekoro.slnx")))
+                folder = Directory.GetParent(folder)!.FullName;
             return folder;
         }
     }
 
     public async ValueTask InitializeAsync()
     {
-        _app = Host.Build(new Places(_folder, null, null) { ReserveBytes = 0 }, null, builder =>
+        _app = Host.Build(new DataOptions(_folder, null, null) { ReserveBytes = 0 }, null, builder =>
         {
             builder.WebHost.UseTestServer();
-            if (Clock is not null) builder.Services.AddSingleton(Clock);
+            if (Clock is not null)
+                builder.Services.AddSingleton(Clock);
         });
         await _app.StartAsync();
         Http = new(new JustLooked(_app.GetTestServer().CreateHandler())) { BaseAddress = new("http://localhost/") };
         Bare = _app.GetTestClient();
         // As a program of one's own says where it belongs.
-        foreach (var http in new[] { Http, Bare }) http.DefaultRequestHeaders.Add("Origin", "http://localhost");
+        foreach (var http in new[] { Http, Bare })
+            http.DefaultRequestHeaders.Add("Origin", "http://localhost");
     }
 
     public async ValueTask DisposeAsync()
@@ -58,20 +62,29 @@ public sealed class ServerFixture : IAsyncLifetime
         Directory.Delete(_folder, recursive: true);
     }
 
-    public async Task<JsonObject> GetAsync(string path) => (await Http.GetFromJsonAsync<JsonObject>(path, TestContext.Current.CancellationToken))!;
+    public async Task<JsonObject> GetAsync(string path) =>
+        (await Http.GetFromJsonAsync<JsonObject>(path, TestContext.Current.CancellationToken))!;
 
     /// <summary>A page with this content, kept as a draft.</summary>
     public async Task<string> PageAsync(string title, params object[] content)
     {
-        var made = await Http.PostAsJsonAsync("/api/pages", new { kind = "page", title }, TestContext.Current.CancellationToken);
-        var id = (string)(await made.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!["id"]!;
+        var made = await Http.PostAsJsonAsync(
+            "/api/pages",
+            new { kind = "page", title },
+            TestContext.Current.CancellationToken
+        );
+        var id = (string)
+            (await made.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!["id"]!;
         (await PutAsync(id, 1, title, content)).EnsureSuccessStatusCode();
         return id;
     }
 
     public Task<HttpResponseMessage> PatchAsync(string id, long version, params object[] operations)
     {
-        var request = new HttpRequestMessage(HttpMethod.Patch, $"/api/pages/{id}/draft") { Content = JsonContent.Create(operations, new MediaTypeHeaderValue("application/json-patch+json")) };
+        var request = new HttpRequestMessage(HttpMethod.Patch, $"/api/pages/{id}/draft")
+        {
+            Content = JsonContent.Create(operations, new MediaTypeHeaderValue("application/json-patch+json")),
+        };
         request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{version}\""));
         return Http.SendAsync(request, TestContext.Current.CancellationToken);
     }
@@ -82,13 +95,17 @@ public sealed class ServerFixture : IAsyncLifetime
         {
             Content = JsonContent.Create(new { title, document = new { type = "doc", content } }),
         };
-        if (version is not null) request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{version}\""));
+        if (version is not null)
+            request.Headers.IfMatch.Add(new EntityTagHeaderValue($"\"{version}\""));
         return Http.SendAsync(request, TestContext.Current.CancellationToken);
     }
 
     public async Task<string> TakeInAsync(string demoFile)
     {
-        return (string)(await GiveAsync(demoFile, await File.ReadAllBytesAsync(Path.Combine(Root, "demo", "files", demoFile))))["id"]!;
+        return (string)
+            (await GiveAsync(demoFile, await File.ReadAllBytesAsync(Path.Combine(Root, "demo", "files", demoFile))))[
+                "id"
+            ]!;
     }
 
     /// <summary>What became of one file that is given.</summary>
@@ -96,22 +113,37 @@ public sealed class ServerFixture : IAsyncLifetime
     {
         using var form = new MultipartFormDataContent { { new ByteArrayContent(content), "file", name } };
         var request = new HttpRequestMessage(HttpMethod.Post, "/api/files") { Content = form };
-        if (cookie is not null) request.Headers.Add("Cookie", cookie);
-        var answer = await (await Http.SendAsync(request, TestContext.Current.CancellationToken)).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken);
+        if (cookie is not null)
+            request.Headers.Add("Cookie", cookie);
+        var answer = await (
+            await Http.SendAsync(request, TestContext.Current.CancellationToken)
+        ).Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken);
         return (JsonObject)answer!["files"]![0]!;
     }
 
     /// <summary>What is answered, be it good or a problem.</summary>
-    public async Task<(HttpStatusCode Status, JsonObject Body)> SendAsync(HttpMethod method, string path, object? body = null)
+    public async Task<(HttpStatusCode Status, JsonObject Body)> SendAsync(
+        HttpMethod method,
+        string path,
+        object? body = null
+    )
     {
-        var answer = await Http.SendAsync(new(method, path) { Content = body is null ? null : JsonContent.Create(body) }, TestContext.Current.CancellationToken);
-        return (answer.StatusCode, (await answer.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!);
+        var answer = await Http.SendAsync(
+            new(method, path) { Content = body is null ? null : JsonContent.Create(body) },
+            TestContext.Current.CancellationToken
+        );
+        return (
+            answer.StatusCode,
+            (await answer.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!
+        );
     }
 
     /// <summary>What is answered where it has to go well.</summary>
-    public async Task<JsonObject> PostAsync(string path, object? body = null) => await SendAsync(HttpMethod.Post, path, body) is { Status: HttpStatusCode.OK } good
-        ? good.Body
-        : throw new InvalidOperationException($"POST {path} did not go well.");
+    public async Task<JsonObject> PostAsync(string path, object? body = null) =>
+        await SendAsync(HttpMethod.Post, path, body) is { Status: HttpStatusCode.OK } good
+            ? good.Body
+            : throw new InvalidOperationException($"POST {path} did not go well.");
 
-    public static object Text(string words) => new { type = "paragraph", content = new[] { new { type = "text", text = words } } };
+    public static object Text(string words) =>
+        new { type = "paragraph", content = new[] { new { type = "text", text = words } } };
 }

@@ -1,4 +1,3 @@
-using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 using Dekoro.Imaging;
@@ -29,12 +28,18 @@ public sealed class ShelfTests(ServerFixture server) : IClassFixture<ServerFixtu
         using var drawn = Image.NewFromBuffer(cleaned);
         Assert.Equal((PatternShelf.TilePx, PatternShelf.TilePx), (drawn.Width, drawn.Height));
         Assert.Equal(pattern.HasTransparency, drawn.HasAlpha() && drawn[drawn.Bands - 1].Min() < 255);
-        using var flat = drawn.Flatten(background: [128.0]).Colourspace(Enums.Interpretation.Bw).Cast(Enums.BandFormat.Double);
+        using var flat = drawn
+            .Flatten(background: [128.0])
+            .Colourspace(Enums.Interpretation.Bw)
+            .Cast(Enums.BandFormat.Double);
         // Laid beside itself, the seam changes no more than the tile does somewhere within.
         foreach (var one in new[] { flat, flat.Rot90() })
         {
             var tones = one[0].WriteToMemory<double>();
-            double Step(int from, int to) => Enumerable.Range(0, one.Height).Average(y => Math.Abs(tones[y * one.Width + from] - tones[y * one.Width + to]));
+            double Step(int from, int to) =>
+                Enumerable
+                    .Range(0, one.Height)
+                    .Average(y => Math.Abs(tones[y * one.Width + from] - tones[y * one.Width + to]));
             var within = Enumerable.Range(0, one.Width - 1).Max(x => Step(x, x + 1));
             Assert.InRange(Step(one.Width - 1, 0), 0, within + 0.5);
         }
@@ -43,10 +48,16 @@ public sealed class ShelfTests(ServerFixture server) : IClassFixture<ServerFixtu
     [Fact]
     public async Task What_is_taken_from_the_shelf_is_in_the_library_with_its_words_once()
     {
-        async Task<JsonArray> TakeAsync() => (await server.PostAsync("/api/shelf/take", new { ids = new[] { "waves", "dots-clear" } }))["files"]!.AsArray();
+        async Task<JsonArray> TakeAsync() =>
+            (await server.PostAsync("/api/shelf/take", new { ids = new[] { "waves", "dots-clear" } }))[
+                "files"
+            ]!.AsArray();
         var first = await TakeAsync();
         Assert.All(await TakeAsync(), file => Assert.True((bool)file!["wasThere"]!));
         var file = (await server.GetAsync($"/api/files/{first[1]!["id"]}"))["file"]!;
-        Assert.Equal(("Dots, see-through", "Patterns", true), ((string)file["words"]!["title"]!, (string)file["words"]!["folder"]!, (bool)file["hasAlpha"]!));
+        Assert.Equal(
+            ("Dots, see-through", "Patterns", true),
+            ((string)file["words"]!["title"]!, (string)file["words"]!["folder"]!, (bool)file["hasAlpha"]!)
+        );
     }
 }

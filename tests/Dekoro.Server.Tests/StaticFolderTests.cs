@@ -1,5 +1,6 @@
 using System.Text;
-using Dekoro.Server.Work;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Publication;
 using Dekoro.Storage;
 using Microsoft.Extensions.Logging.Abstractions;
 using Microsoft.Extensions.Time.Testing;
@@ -48,10 +49,25 @@ public sealed class StaticFolderTests : IDisposable
     [Fact]
     public void Equal_files_of_two_releases_are_one_on_the_disk()
     {
-        var (first, second) = (Directory.CreateDirectory(In("first")).FullName, Directory.CreateDirectory(In("second")).FullName);
+        var (first, second) = (
+            Directory.CreateDirectory(In("first")).FullName,
+            Directory.CreateDirectory(In("second")).FullName
+        );
         var picture = SiteFile.At(Write("made.webp", "a"));
-        StaticFolder.WriteInto(first, new Dictionary<string, SiteFile>(Site(("index.html", "one"))) { ["media/a.webp"] = picture }, DiskLayer.Instance);
-        Assert.Equal(1, StaticFolder.WriteInto(second, new Dictionary<string, SiteFile>(Site(("index.html", "two"))) { ["media/a.webp"] = picture }, DiskLayer.Instance, sameFrom: first));
+        StaticFolder.WriteInto(
+            first,
+            new Dictionary<string, SiteFile>(Site(("index.html", "one"))) { ["media/a.webp"] = picture },
+            DiskLayer.Instance
+        );
+        Assert.Equal(
+            1,
+            StaticFolder.WriteInto(
+                second,
+                new Dictionary<string, SiteFile>(Site(("index.html", "two"))) { ["media/a.webp"] = picture },
+                DiskLayer.Instance,
+                sameFrom: first
+            )
+        );
         Assert.Equal("a", File.ReadAllText(Path.Combine(second, "media/a.webp")));
         // The first release goes, as old ones do; the second still has its file.
         Directory.Delete(first, recursive: true);
@@ -61,7 +77,11 @@ public sealed class StaticFolderTests : IDisposable
     [Fact]
     public void The_live_site_changes_in_one_step_and_survives_a_process_that_ended_in_between()
     {
-        using var workspace = new Workspace(new Places(In("data"), null, null), TimeProvider.System, DiskLayer.Instance);
+        using var workspace = new Workspace(
+            new DataOptions(In("data"), null, null),
+            TimeProvider.System,
+            DiskLayer.Instance
+        );
         var live = new LiveSite(workspace, TimeProvider.System, NullLogger<LiveSite>.Instance);
         Assert.False(live.IsThere);
         var (release, written) = live.GoLive(Site(("index.html", "one"), ("media/a.webp", "a")));
@@ -79,22 +99,35 @@ public sealed class StaticFolderTests : IDisposable
     }
 
     [Fact]
-    public void What_is_made_ahead_takes_its_place_at_its_time_even_after_the_process_began_anew_and_goes_with_what_it_was_made_for()
+    public void What_is_made_ahead_takes_its_place_at_its_time_and_goes_with_what_it_was_made_for()
     {
-        using var workspace = new Workspace(new Places(In("data"), null, null), TimeProvider.System, DiskLayer.Instance);
+        using var workspace = new Workspace(
+            new DataOptions(In("data"), null, null),
+            TimeProvider.System,
+            DiskLayer.Instance
+        );
         var clock = new FakeTimeProvider(new DateTimeOffset(2026, 11, 26, 0, 0, 0, TimeSpan.Zero));
         var live = new LiveSite(workspace, clock, NullLogger<LiveSite>.Instance);
-        live.GoLive(Site(("index.html", "now"), ("media/a.webp", "a")), [new(clock.GetUtcNow().AddDays(1), Site(("index.html", "tomorrow"), ("media/a.webp", "a")))]);
+        live.GoLive(
+            Site(("index.html", "now"), ("media/a.webp", "a")),
+            [new(clock.GetUtcNow().AddDays(1), Site(("index.html", "tomorrow"), ("media/a.webp", "a")))]
+        );
         Assert.Equal(("now", "a"), (Read("index.html"), Read("media/a.webp")));
         var before = live.Release;
         live = new LiveSite(workspace, clock, NullLogger<LiveSite>.Instance);
         clock.Advance(TimeSpan.FromDays(1));
         Assert.Equal(("tomorrow", "a"), (Read("index.html"), Read("media/a.webp")));
         Assert.NotEqual(before, live.Release);
+        // What became another by itself had gone live all the same.
+        Assert.True(live.HasGoneLive(before));
+        Assert.False(live.HasGoneLive("another"));
         live.GoLive(Site(("index.html", "published anew")));
+        Assert.False(live.HasGoneLive(before));
         clock.Advance(TimeSpan.FromDays(9));
         Assert.Equal("published anew", Read("index.html"));
-        Assert.DoesNotContain(Directory.EnumerateDirectories(Path.Combine(In("data"), "live")), d => Path.GetFileName(d).StartsWith("later-", StringComparison.Ordinal));
+        Assert.DoesNotContain(Directory.EnumerateDirectories(Path.Combine(In("data"), "live")), d =>
+            Path.GetFileName(d).StartsWith("later-", StringComparison.Ordinal)
+        );
 
         string Read(string address) => File.ReadAllText(live.PathOf(address)!);
     }

@@ -1,4 +1,5 @@
-using Dekoro.Core.Library;
+using System.Globalization;
+using Dekoro.Core.Media;
 using Microsoft.Data.Sqlite;
 
 namespace Dekoro.Storage.Tests;
@@ -26,15 +27,23 @@ public sealed class DataFolderTests : IDisposable
     public void A_database_of_another_program_and_a_file_that_is_none_are_refused()
     {
         Run("CREATE TABLE theirs (x)");
-        Assert.Contains("not one of Dekoro's", Assert.Throws<RefusedDataException>(() => new Database(At)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "not one of Dekoro's",
+            Assert.Throws<RefusedDataException>(() => new Database(At)).Message,
+            StringComparison.Ordinal
+        );
         SqliteConnection.ClearAllPools();
         File.WriteAllText(At, new string('x', 5000));
-        Assert.Contains("damaged", Assert.Throws<RefusedDataException>(() => new Database(At)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "damaged",
+            Assert.Throws<RefusedDataException>(() => new Database(At)).Message,
+            StringComparison.Ordinal
+        );
         Assert.Equal(5000, new FileInfo(At).Length);
     }
 
     [Fact]
-    public void A_migration_that_fails_at_any_of_its_statements_leaves_the_one_before_it_whole_and_the_next_start_goes_on()
+    public void A_migration_that_fails_at_any_statement_leaves_the_one_before_it_whole_and_the_next_start_goes_on()
     {
         var all = 0;
         new Database(At, _ => all++).Dispose();
@@ -43,7 +52,9 @@ public sealed class DataFolderTests : IDisposable
         {
             var path = Path.Combine(_folder, "failing.db");
             var (at, count) = (fails, 0);
-            Assert.Throws<IOException>(() => new Database(path, _ => count += count + 1 == at ? throw new IOException("The power went.") : 1));
+            Assert.Throws<IOException>(() =>
+                new Database(path, _ => count += count + 1 == at ? throw new IOException("The power went.") : 1)
+            );
             SqliteConnection.ClearAllPools();
             using (var again = new Database(path))
             {
@@ -51,28 +62,29 @@ public sealed class DataFolderTests : IDisposable
                 Assert.Equal(0, new Assets(again).Count());
             }
             SqliteConnection.ClearAllPools();
-            foreach (var file in Directory.GetFiles(_folder, "failing.db*")) File.Delete(file);
+            foreach (var file in Directory.GetFiles(_folder, "failing.db*"))
+                File.Delete(file);
         }
     }
 
     [Fact]
     public void Bringing_an_older_database_up_to_date_keeps_every_row_finds_every_word_and_leaves_a_copy_of_how_it_was()
     {
-        // As 8c343f4 left it: schema 12, with numbers of rows that are not one after the other.
-        Assert.Throws<IOException>(() => new Database(At, statement =>
-        {
-            if (statement.Contains("asset_with_key", StringComparison.Ordinal) || statement.Contains("DROP TABLE asset_words", StringComparison.Ordinal) && IsAt(12)) throw new IOException();
-        }));
-        SqliteConnection.ClearAllPools();
-        Assert.True(IsAt(12));
-        Run("""
-            INSERT INTO asset (rowid, id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha, colour, bytes_beta, bytes_gamma, sharpness, title, added_at, original_width, original_height)
-            VALUES (7, 'a', 'sa', 'ka', 'a.jpg', 'Jpeg', 9, 3, 2, 1, 0, 'RGB', 1, 2, 0.5, 'Lantern night', '2026-05-01', 3, 2), (3, 'b', 'sb', 'kb', 'b.jpg', 'Jpeg', 9, 3, 2, 1, 0, 'RGB', 1, 2, 0.5, 'Serpent', '2026-05-02', 3, 2);
+        // With numbers of rows that are not one after the other.
+        MakeAsOfSchema12(At);
+        Run(
+            """
+            INSERT INTO asset (rowid, id, sha256, kept_sha256, file_name, format, bytes, width, height, frames,
+            has_alpha, colour, bytes_beta, bytes_gamma, sharpness, title, added_at, original_width, original_height)
+            VALUES (7, 'a', 'sa', 'ka', 'a.jpg', 'Jpeg', 9, 3, 2, 1, 0, 'RGB', 1, 2, 0.5, 'Lantern night',
+            '2026-05-01', 3, 2), (3, 'b', 'sb', 'kb', 'b.jpg', 'Jpeg', 9, 3, 2, 1, 0, 'RGB', 1, 2, 0.5, 'Serpent',
+            '2026-05-02', 3, 2);
             INSERT INTO edition VALUES ('a', 0, '', 3, 2, 1, 2, 0.5, NULL, NULL, NULL, NULL, 'guess', '2026-05-01');
             INSERT INTO twin VALUES ('a', 'b'), ('b', 'a');
             INSERT INTO rendition VALUES ('a1.webp', 'a', '{}');
             INSERT INTO setting VALUES ('style', '{}');
-            """);
+            """
+        );
         using (var database = new Database(At))
         {
             var assets = new Assets(database);
@@ -81,7 +93,10 @@ public sealed class DataFolderTests : IDisposable
             Assert.Equal(["b"], assets.TwinsOf(["a"])["a"]);
             Assert.Single(new Editions(database).Of("a"));
             Assert.Equal("{}", new Renditions(database).SpecOf("a1.webp"));
-            Assert.Equal(("{}", 1L), (new Settings(database).Find("style").Json, new Settings(database).Find("style").Version));
+            Assert.Equal(
+                ("{}", 1L),
+                (new Settings(database).Find("style").Json, new Settings(database).Find("style").Version)
+            );
             // What refers to a picture still goes with it.
             assets.TakeAway("a", Now);
             Assert.Equal(["ka"], assets.RemoveAwaySince(Now.AddDays(1), []));
@@ -90,7 +105,8 @@ public sealed class DataFolderTests : IDisposable
         }
         // Its own number stays with each row when the file is tidied up, and words are found by it.
         Run("VACUUM");
-        using (var database = new Database(At)) Assert.Equal("b", Assert.Single(new Assets(database).Search(LibraryQuery.Read("serp"), [], 0, 9).Page).Id);
+        using (var database = new Database(At))
+            Assert.Equal("b", Assert.Single(new Assets(database).Search(LibraryQuery.Read("serp"), [], 0, 9).Page).Id);
         var copy = At + ".schema-012";
         Assert.True(Database.IsWhole(copy));
         using var before = new SqliteConnection($"Data Source={copy};Mode=ReadOnly;Pooling=False");
@@ -101,23 +117,74 @@ public sealed class DataFolderTests : IDisposable
     }
 
     [Fact]
+    public void On_a_full_disk_an_older_database_stays_as_it_is_and_with_room_again_it_is_brought_up_to_date()
+    {
+        using var disk = SmallDisk.OfMegabytes(4);
+        var at = Path.Combine(disk.Folder, "dekoro.db");
+        MakeAsOfSchema12(at);
+        Run("INSERT INTO setting VALUES ('style', '{}')", at);
+        var (copyRefused, later) = (0, 0);
+        for (var blocks = 0; ; blocks += 8)
+        {
+            disk.Fill(blocks);
+            try
+            {
+                using var upToDate = new Database(at);
+                break;
+            }
+            catch (RefusedDataException e)
+            {
+                Assert.StartsWith(
+                    "The disk is full: dekoro.db is copied before it is brought up to date",
+                    e.Message,
+                    StringComparison.Ordinal
+                );
+                copyRefused++;
+            }
+            catch (SqliteException e)
+            {
+                // Said by the program's start in words.
+                Assert.True(DurableWrites.IsFull(e), e.Message);
+                later++;
+            }
+            SqliteConnection.ClearAllPools();
+            disk.MakeRoom();
+            Assert.True(IsAt(12, at));
+            Assert.Equal(["style"], Ask("SELECT * FROM setting", at));
+            Assert.True(Database.IsWhole(at));
+        }
+        // It filled while the copy was taken, and while the copy was there already.
+        Assert.True(copyRefused > 0 && later > 0, $"{copyRefused} and {later}");
+        SqliteConnection.ClearAllPools();
+        Assert.True(IsAt(Database.NewestSchema, at));
+        Assert.Equal(["style"], Ask("SELECT * FROM setting", at));
+    }
+
+    [Fact]
     public void A_copy_taken_while_others_write_is_one_moment_of_it()
     {
         using var database = new Database(At);
         var pages = new Pages(database);
         pages.Add("a", "page", "A", "a", "", "{}", Now);
         using var stop = new CancellationTokenSource();
-        var writing = Task.Run(() =>
-        {
-            for (var i = 1; !stop.IsCancellationRequested; i++) pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", "Ana", Now);
-        }, TestContext.Current.CancellationToken);
+        var writing = Task.Run(
+            () =>
+            {
+                for (var i = 1; !stop.IsCancellationRequested; i++)
+                    pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", "Ana", Now);
+            },
+            TestContext.Current.CancellationToken
+        );
         for (var i = 0; i < 5; i++)
         {
             var copy = Path.Combine(_folder, $"copy-{i}.db");
             Database.CopyTo(At, copy);
             Assert.True(Database.IsWhole(copy));
             using var read = new Database(copy);
-            Assert.Equal(new Pages(read).Find("a")!.Version, new PageStates(read).Of("a") is [var last, ..] ? last.Version : 1);
+            Assert.Equal(
+                new Pages(read).Find("a")!.Version,
+                new PageStates(read).Of("a") is [var last, ..] ? last.Version : 1
+            );
         }
         stop.Cancel();
 #pragma warning disable xUnit1031
@@ -131,7 +198,11 @@ public sealed class DataFolderTests : IDisposable
         var files = new FileStore(Path.Combine(_folder, "originals"));
         async Task<(IDisposable Claim, string Path)> TakeAsync(bool isRecorded)
         {
-            var received = await files.ReceiveAsync(new MemoryStream([5, 6, 7]), 100, TestContext.Current.CancellationToken);
+            var received = await files.ReceiveAsync(
+                new MemoryStream([5, 6, 7]),
+                100,
+                TestContext.Current.CancellationToken
+            );
             var claim = files.Claim(received.Sha256, () => isRecorded);
             return (claim, files.Keep(received));
         }
@@ -153,18 +224,42 @@ public sealed class DataFolderTests : IDisposable
         Directory.Delete(_folder, recursive: true);
     }
 
-    private bool IsAt(long schema)
+    /// <summary>As 8c343f4 left it.</summary>
+    private static void MakeAsOfSchema12(string at)
     {
-        using var connection = new SqliteConnection($"Data Source={At};Pooling=False;Mode=ReadOnly");
-        connection.Open();
-        using var command = connection.CreateCommand();
-        command.CommandText = "PRAGMA user_version";
-        return (long)command.ExecuteScalar()! == schema;
+        Assert.Throws<IOException>(() => new Database(at, statement =>
+            {
+                if (
+                    statement.Contains("asset_with_key", StringComparison.Ordinal)
+                    || statement.Contains("DROP TABLE asset_words", StringComparison.Ordinal) && IsAt(12, at)
+                )
+                    throw new IOException();
+            }));
+        SqliteConnection.ClearAllPools();
+        Assert.True(IsAt(12, at));
     }
 
-    private void Run(string sql)
+    private static bool IsAt(long schema, string at) =>
+        Ask("PRAGMA user_version", at) is [var found] && found == schema.ToString(CultureInfo.InvariantCulture);
+
+    private static List<string> Ask(string sql, string at)
     {
-        using var connection = new SqliteConnection($"Data Source={At};Pooling=False");
+        using var connection = new SqliteConnection($"Data Source={at};Pooling=False");
+        connection.Open();
+        using var command = connection.CreateCommand();
+        command.CommandText = sql;
+        using var reader = command.ExecuteReader();
+        var found = new List<string>();
+        while (reader.Read())
+            found.Add(reader.GetString(0));
+        return found;
+    }
+
+    private void Run(string sql) => Run(sql, At);
+
+    private static void Run(string sql, string at)
+    {
+        using var connection = new SqliteConnection($"Data Source={at};Pooling=False");
         connection.Open();
         using var command = connection.CreateCommand();
         command.CommandText = sql;

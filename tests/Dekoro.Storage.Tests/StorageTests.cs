@@ -1,7 +1,7 @@
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
-using Dekoro.Core.Library;
-using Dekoro.Core.Planning;
+using Dekoro.Core.Media;
+using Dekoro.Core.Publication;
 
 namespace Dekoro.Storage.Tests;
 
@@ -29,11 +29,15 @@ public sealed class StorageTests : IDisposable
     {
         var (pages, states, minute) = (new Pages(_database), new PageStates(_database), TimeSpan.FromMinutes(1));
         pages.Add("a", "page", "A", "a", "", "{}", Now);
-        void Save(string title, string by, TimeSpan after, bool isNewState = false) => pages.SaveDraft("a", pages.Find("a")!.Version, title, "a", "", "{}", by, Now + after, isNewState);
+        void Save(string title, string by, TimeSpan after, bool isNewState = false) =>
+            pages.SaveDraft("a", pages.Find("a")!.Version, title, "a", "", "{}", by, Now + after, isNewState);
         Save("A1", "Ana", minute);
         Save("A2", "Ana", 2 * minute);
         Assert.Equal(["A2", "A"], states.Of("a").Select(s => s.Title));
-        Assert.Equal((3, Now + minute, Now + 2 * minute), (states.Of("a")[0].Version, states.Of("a")[0].BeganAt, states.Of("a")[0].KeptAt));
+        Assert.Equal(
+            (3, Now + minute, Now + 2 * minute),
+            (states.Of("a")[0].Version, states.Of("a")[0].BeganAt, states.Of("a")[0].KeptAt)
+        );
         // Another person, a new beginning by the same one, a longer while, and publishing each begin a new one.
         Save("B", "Ben", 3 * minute);
         Save("A3", "Ana", 4 * minute);
@@ -53,9 +57,10 @@ public sealed class StorageTests : IDisposable
     {
         var (pages, states) = (new Pages(_database), new PageStates(_database));
         pages.Add("a", "page", "A", "a", "", "{}", Now);
-        for (var i = 1; i <= States.Most + 5; i++) pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", i % 2 == 0 ? "Ana" : "Ben", Now.AddMinutes(i));
-        Assert.Equal(States.Most, states.Of("a").Count);
-        Assert.Equal($"T{States.Most + 5}", states.Of("a")[0].Title);
+        for (var i = 1; i <= States.Max + 5; i++)
+            pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", i % 2 == 0 ? "Ana" : "Ben", Now.AddMinutes(i));
+        Assert.Equal(States.Max, states.Of("a").Count);
+        Assert.Equal($"T{States.Max + 5}", states.Of("a")[0].Title);
     }
 
     [Fact]
@@ -89,7 +94,8 @@ public sealed class StorageTests : IDisposable
         var kept = 0;
         Parallel.For(0, 16, i =>
         {
-            if (pages.SaveDraft("a", 1, $"T{i}", "a", "", "{}", "Ana", Now) is not null) Interlocked.Increment(ref kept);
+            if (pages.SaveDraft("a", 1, $"T{i}", "a", "", "{}", "Ana", Now) is not null)
+                Interlocked.Increment(ref kept);
         });
         Assert.Equal(1, kept);
     }
@@ -98,7 +104,8 @@ public sealed class StorageTests : IDisposable
     public void An_address_that_is_taken_gets_a_number_and_the_order_is_as_it_was_set()
     {
         var pages = new Pages(_database);
-        foreach (var id in new[] { "a", "b", "c" }) pages.Add(id, "page", id, "visit", "", "{}", Now);
+        foreach (var id in new[] { "a", "b", "c" })
+            pages.Add(id, "page", id, "visit", "", "{}", Now);
         Assert.Equal(["visit", "visit-2", "visit-3"], pages.All().Select(p => p.Path));
         pages.Reorder(["c", "a"]);
         Assert.Equal(["c", "a", "b"], pages.All().Select(p => p.Id));
@@ -116,9 +123,9 @@ public sealed class StorageTests : IDisposable
     public void Search_takes_words_and_prefixes_whatever_is_typed(string query, int found)
     {
         var assets = new Assets(_database);
-        assets.Add(Asset("1", new Words("Lantern night")));
-        assets.Add(Asset("2", new Words("Two lanterns")));
-        assets.Add(Asset("3", new Words("At the café", Description: "Tea after flying")));
+        assets.Add(Asset("1", new PictureMetadata("Lantern night")));
+        assets.Add(Asset("2", new PictureMetadata("Two lanterns")));
+        assets.Add(Asset("3", new PictureMetadata("At the café", Description: "Tea after flying")));
         Assert.Equal(found, assets.Search(LibraryQuery.Read(query), [], 0, 10).Total);
     }
 
@@ -148,36 +155,103 @@ public sealed class StorageTests : IDisposable
     public void Filters_hold_all_at_once_and_their_counts_are_what_they_would_leave(string line, string found)
     {
         var assets = new Assets(_database);
-        Asset One(string id, int width, int height, Words words, double sharpness = 0.4, PictureFormat format = PictureFormat.Jpeg, int day = 0) => Asset(id, words) is var a
-            ? a with { AddedAt = Now.AddDays(day), Facts = a.Facts with { Size = new PixelSize(width, height), Sharpness = sharpness, Format = format } } : a;
-        assets.Add(One("wide", 1200, 600, new Words("Wide kite", "a")) with { Colours = ["grey", "blue"] });
-        assets.Add(One("tall", 600, 900, new Words("Tall kite", "a", Credit: "Ana Verhulst", Folder: "Lantern nights")) with { AddedBy = "Joan Petrie", Colours = ["green"] });
-        assets.Add(One("square", 500, 480, new Words("Square kite", Folder: "Lantern nights", Keywords: "serpent, tail"), format: PictureFormat.Png));
-        assets.Add(One("camera", 640, 480, new Words("IMG_2041", "kite"), sharpness: Fit.BlurredBelow / 2, day: 3));
+        Asset One(
+            string id,
+            int width,
+            int height,
+            PictureMetadata words,
+            double sharpness = 0.4,
+            PictureFormat format = PictureFormat.Jpeg,
+            int day = 0
+        ) =>
+            Asset(id, words) is var a
+                ? a with
+                {
+                    AddedAt = Now.AddDays(day),
+                    Facts = a.Facts with
+                    {
+                        Size = new PixelSize(width, height),
+                        Sharpness = sharpness,
+                        Format = format,
+                    },
+                }
+                : a;
+        assets.Add(One("wide", 1200, 600, new PictureMetadata("Wide kite", "a")) with { Colours = ["grey", "blue"] });
+        assets.Add(
+            One(
+                "tall",
+                600,
+                900,
+                new PictureMetadata("Tall kite", "a", Credit: "Ana Verhulst", Folder: "Lantern nights")
+            ) with
+            {
+                AddedBy = "Joan Petrie",
+                Colours = ["green"],
+            }
+        );
+        assets.Add(
+            One(
+                "square",
+                500,
+                480,
+                new PictureMetadata("Square kite", Folder: "Lantern nights", Keywords: "serpent, tail"),
+                format: PictureFormat.Png
+            )
+        );
+        assets.Add(
+            One(
+                "camera",
+                640,
+                480,
+                new PictureMetadata("IMG_2041", "kite"),
+                sharpness: PictureFacts.BlurredBelow / 2,
+                day: 3
+            )
+        );
         var query = LibraryQuery.Read(line);
         var page = assets.Search(query, ["wide"], 0, 10).Page.Select(a => a.Id).Order();
         Assert.Equal(found.Split(' ', StringSplitOptions.RemoveEmptyEntries).Order(), page);
-        LibraryFilter[] further = [new(FilterKind.Shape, "tall"), new(FilterKind.Unused), new(FilterKind.NoTitle), new(FilterKind.Soft), new(FilterKind.NoAlt)];
+        LibraryFilter[] further =
+        [
+            new(FilterKind.Shape, "tall"),
+            new(FilterKind.Unused),
+            new(FilterKind.NoTitle),
+            new(FilterKind.Soft),
+            new(FilterKind.NoAlt),
+        ];
         var counts = assets.Search(query, ["wide"], 0, 10, further).Counts;
         foreach (var (filter, count) in further.Zip(counts))
-            Assert.Equal(assets.Search(query with { Filters = query.Filters.Add(filter) }, ["wide"], 0, 10).Total, count);
+            Assert.Equal(
+                assets.Search(query with { Filters = query.Filters.Add(filter) }, ["wide"], 0, 10).Total,
+                count
+            );
     }
 
     [Fact]
     public void Changed_words_are_found_and_the_old_ones_are_not()
     {
         var assets = new Assets(_database);
-        assets.Add(Asset("1", new Words("Lantern")));
-        Assert.True(assets.Change("1", 1, new Words("Serpent"), null, false));
-        Assert.False(assets.Change("1", 1, new Words("Box"), null, false));
-        Assert.Equal((0L, 1L), (assets.Search(LibraryQuery.Read("lantern"), [], 0, 9).Total, assets.Search(LibraryQuery.Read("serp"), [], 0, 9).Total));
+        assets.Add(Asset("1", new PictureMetadata("Lantern")));
+        Assert.True(assets.Change("1", 1, new PictureMetadata("Serpent"), null, false));
+        Assert.False(assets.Change("1", 1, new PictureMetadata("Box"), null, false));
+        Assert.Equal(
+            (0L, 1L),
+            (
+                assets.Search(LibraryQuery.Read("lantern"), [], 0, 9).Total,
+                assets.Search(LibraryQuery.Read("serp"), [], 0, 9).Total
+            )
+        );
         Assert.Equal("Serpent", assets.Find("1")!.Facts.Words.Title);
     }
 
     [Fact]
     public void All_facts_of_a_picture_come_back_as_they_went_in()
     {
-        var asset = Asset("1", new Words("a", "b", "c", "d", "e", "f", "g"), new KeepBox(0.1, 0.2, 0.3, 0.4));
+        var asset = Asset(
+            "1",
+            new PictureMetadata("a", "b", "c", "d", "e", "f", "g"),
+            new FocalRegion(0.1, 0.2, 0.3, 0.4)
+        );
         new Assets(_database).Add(asset);
         Assert.Equal(asset, new Assets(_database).Find("1"));
     }
@@ -186,7 +260,7 @@ public sealed class StorageTests : IDisposable
     public void Colours_are_told_once_and_a_search_is_kept_under_one_name_whatever_its_letters()
     {
         var (assets, searches) = (new Assets(_database), new KeptSearches(_database));
-        assets.Add(Asset("1", new Words("Kite")));
+        assets.Add(Asset("1", new PictureMetadata("Kite")));
         Assert.Equal("1", Assert.Single(assets.Colourless()).Id);
         assets.TellColours("1", []);
         Assert.Empty(assets.Colourless());
@@ -206,7 +280,9 @@ public sealed class StorageTests : IDisposable
         Assert.Equal(first.Sha256, again.Sha256);
         Assert.Equal([1, 2, 3], File.ReadAllBytes(files.Keep(first)));
         files.Keep(again);
-        var stray = files.Keep(await files.ReceiveAsync(new MemoryStream([9]), 100, TestContext.Current.CancellationToken));
+        var stray = files.Keep(
+            await files.ReceiveAsync(new MemoryStream([9]), 100, TestContext.Current.CancellationToken)
+        );
         var quarantine = new Quarantine(Path.Combine(_folder, "quarantine"));
         Assert.Equal(1, files.SetApart(new HashSet<string> { first.Sha256 }, quarantine, Now));
         Assert.False(File.Exists(stray));
@@ -237,12 +313,25 @@ public sealed class StorageTests : IDisposable
     public void A_version_is_used_everywhere_goes_back_whole_and_its_number_is_never_given_again()
     {
         var (assets, editions) = (new Assets(_database), new Editions(_database));
-        assets.Add(Asset("1", new Words("Kite"), new KeepBox(0.1, 0.1, 0.3, 0.3)));
-        Edition Version(Edits edits) => new(0, edits, edits.SizeOf(new(30, 20)), new BytesModel(3, 1.5), 0.7, new KeepBox(0.5, 0.5, 0.2, 0.2), false, Now);
+        assets.Add(Asset("1", new PictureMetadata("Kite"), new FocalRegion(0.1, 0.1, 0.3, 0.3)));
+        Edition Version(Edits edits) =>
+            new(
+                0,
+                edits,
+                edits.SizeOf(new(30, 20)),
+                new BytesModel(3, 1.5),
+                0.7,
+                new FocalRegion(0.5, 0.5, 0.2, 0.2),
+                false,
+                Now
+            );
         var (turned, lit) = (Edits.None.Turned(), Edits.None.Turned().Adjusted(Adjustments.Of(light: 12)));
         Assert.Equal(1, editions.Use(assets.Find("1")!, Version(turned), null, Now));
         var now = assets.Find("1")!;
-        Assert.Equal((turned, 1, new PixelSize(20, 30), new PixelSize(30, 20)), (now.Edits, now.Facts.Edition, now.Facts.Size, now.OriginalSize));
+        Assert.Equal(
+            (turned, 1, new PixelSize(20, 30), new PixelSize(30, 20)),
+            (now.Edits, now.Facts.Edition, now.Facts.Size, now.OriginalSize)
+        );
         // A later state of the same work takes its place under a number of its own.
         Assert.Equal(2, editions.Use(now, Version(lit), 1, Now));
         Assert.Equal([0, 2], editions.Of("1").Select(e => e.Number));
@@ -250,7 +339,10 @@ public sealed class StorageTests : IDisposable
         var original = editions.Find("1", 0)!;
         Assert.Equal(0, editions.Use(assets.Find("1")!, original, null, Now));
         now = assets.Find("1")!;
-        Assert.Equal((Edits.None, new PixelSize(30, 20), new KeepBox(0.1, 0.1, 0.3, 0.3), true), (now.Edits, now.Facts.Size, now.Facts.Keep!.Value, now.KeepByHand));
+        Assert.Equal(
+            (Edits.None, new PixelSize(30, 20), new FocalRegion(0.1, 0.1, 0.3, 0.3), true),
+            (now.Edits, now.Facts.Size, now.Facts.Keep!.Value, now.KeepByHand)
+        );
         Assert.Equal(3, editions.Use(now, Version(turned.Mirrored()), null, Now));
         // From a state that has gone, nothing is kept.
         Assert.Null(editions.Use(now, Version(turned), null, Now));
@@ -268,7 +360,8 @@ public sealed class StorageTests : IDisposable
     {
         var assets = new Assets(_database);
         var ids = Enumerable.Range(0, 12).Select(i => $"k{i:00}").ToList();
-        foreach (var id in ids) assets.Add(Asset(id, new Words("Kite")));
+        foreach (var id in ids)
+            assets.Add(Asset(id, new PictureMetadata("Kite")));
         void Give(string id, Func<IReadOnlySet<string>, string>? choose)
         {
             var now = assets.Find(id)!;
@@ -291,15 +384,36 @@ public sealed class StorageTests : IDisposable
     public void An_address_moves_only_to_a_picture_that_has_none()
     {
         var assets = new Assets(_database);
-        foreach (var id in new[] { "a", "b", "c" }) assets.Add(Asset(id, new Words("Kite")));
-        void Give(string id) => Assert.True(assets.Change(id, assets.Find(id)!.Version, new Words("Kite"), null, false, new AddressChange(_ => $"pictures/{id}.jpg")));
-        bool Merge(string from, string into) => assets.Merge((from, assets.Find(from)!.Version), (into, assets.Find(into)!.Version), new Words("Kite"), _ => true, Now);
+        foreach (var id in new[] { "a", "b", "c" })
+            assets.Add(Asset(id, new PictureMetadata("Kite")));
+        void Give(string id) =>
+            Assert.True(
+                assets.Change(
+                    id,
+                    assets.Find(id)!.Version,
+                    new PictureMetadata("Kite"),
+                    null,
+                    false,
+                    new AddressChange(_ => $"pictures/{id}.jpg")
+                )
+            );
+        bool Merge(string from, string into) =>
+            assets.Merge(
+                (from, assets.Find(from)!.Version),
+                (into, assets.Find(into)!.Version),
+                new PictureMetadata("Kite"),
+                _ => true,
+                Now
+            );
         Give("a");
         Assert.True(Merge("a", "b"));
         Assert.Equal((null, "pictures/a.jpg"), (assets.Find("a")!.OwnAddress, assets.Find("b")!.OwnAddress));
         Give("c");
         Assert.True(Merge("b", "c"));
-        Assert.Equal(("pictures/a.jpg", "pictures/c.jpg"), (assets.Find("b")!.OwnAddress, assets.Find("c")!.OwnAddress));
+        Assert.Equal(
+            ("pictures/a.jpg", "pictures/c.jpg"),
+            (assets.Find("b")!.OwnAddress, assets.Find("c")!.OwnAddress)
+        );
         // One that is away already is not made one with another, and nothing is done by halves.
         Assert.False(Merge("a", "c"));
     }
@@ -308,11 +422,19 @@ public sealed class StorageTests : IDisposable
     public void Words_of_own_columns_are_kept_in_any_script_and_searched_by_their_beginnings()
     {
         var assets = new Assets(_database);
-        var own = OwnWords.Of(new Dictionary<string, string> { ["Maker"] = "Łucja “Dune” Öz", ["場所"] = "凧 倉庫", ["Note"] = "a\\b\n'c'" });
-        assets.Add(Asset("a", new Words("Kite") { Own = own }));
+        var own = CustomFields.Of(
+            new Dictionary<string, string>
+            {
+                ["Maker"] = "Łucja “Dune” Öz",
+                ["場所"] = "凧 倉庫",
+                ["Note"] = "a\\b\n'c'",
+            }
+        );
+        assets.Add(Asset("a", new PictureMetadata("Kite") { Own = own }));
         Assert.Equal(own, assets.Find("a")!.Facts.Words.Own);
-        foreach (var word in new[] { "łucj", "dune", "凧" }) Assert.Equal(1, assets.Search(LibraryQuery.Read(word), [], 0, 9).Total);
-        Assert.True(assets.Change("a", 1, new Words("Kite"), null, false));
+        foreach (var word in new[] { "łucj", "dune", "凧" })
+            Assert.Equal(1, assets.Search(LibraryQuery.Read(word), [], 0, 9).Total);
+        Assert.True(assets.Change("a", 1, new PictureMetadata("Kite"), null, false));
         Assert.Equal(0, assets.Search(LibraryQuery.Read("łucj"), [], 0, 9).Total);
     }
 
@@ -320,16 +442,45 @@ public sealed class StorageTests : IDisposable
     public async Task Many_more_readers_than_are_let_in_at_once_all_come_to_their_end_beside_a_writer()
     {
         var assets = new Assets(_database);
-        assets.Add(Asset("a", new Words("Kite")));
-        var reading = Enumerable.Range(0, 40).Select(_ => Task.Run(() => assets.Search(LibraryQuery.Read("kite"), [], 0, 9).Total)).ToList();
-        for (var i = 0; i < 10; i++) assets.Change("a", i + 1, new Words($"Kite {i}"), null, false);
+        assets.Add(Asset("a", new PictureMetadata("Kite")));
+        var reading = Enumerable
+            .Range(0, 40)
+            .Select(_ => Task.Run(() => assets.Search(LibraryQuery.Read("kite"), [], 0, 9).Total))
+            .ToList();
+        for (var i = 0; i < 10; i++)
+            assets.Change("a", i + 1, new PictureMetadata($"Kite {i}"), null, false);
         Assert.All(await Task.WhenAll(reading), total => Assert.Equal(1, total));
         // One that fails lets the next one in.
-        for (var i = 0; i < 9; i++) Assert.Throws<InvalidOperationException>(() => _database.Read<int>(_ => throw new InvalidOperationException()));
+        for (var i = 0; i < 9; i++)
+            Assert.Throws<InvalidOperationException>(() =>
+                _database.Read<int>(_ => throw new InvalidOperationException())
+            );
         Assert.Equal("Kite 9", assets.Find("a")!.Facts.Words.Title);
     }
 
-    private static Asset Asset(string id, Words words, KeepBox? keep = null) => new(
-        new PictureFacts(id, id + ".jpg", PictureFormat.Jpeg, new PixelSize(30, 20), true, 1, 12, new BytesModel(1, 2), 0.5, keep, words),
-        new string('a', 63) + id, new string('b', 63) + id, "RGB", KeepByHand: keep is not null, "2026-05-04", Now, 1, new PixelSize(30, 20), Edits.None);
+    private static Asset Asset(string id, PictureMetadata words, FocalRegion? keep = null) =>
+        new(
+            new PictureFacts(
+                id,
+                id + ".jpg",
+                PictureFormat.Jpeg,
+                new PixelSize(30, 20),
+                true,
+                1,
+                12,
+                new BytesModel(1, 2),
+                0.5,
+                keep,
+                words
+            ),
+            new string('a', 63) + id,
+            new string('b', 63) + id,
+            "RGB",
+            KeepByHand: keep is not null,
+            "2026-05-04",
+            Now,
+            1,
+            new PixelSize(30, 20),
+            Edits.None
+        );
 }

@@ -22,11 +22,15 @@ test('Each bad file gets a sentence of its own and the good ones beside it are t
   const good = { name: 'reel.jpg', bytes: readFileSync(new URL('../../demo/files/line-reel.jpg', import.meta.url)) };
   const taken = await give(own.url, [truncated(), empty, program, letter, bomb, renamed(), scripted, good, good]);
   const sentence = (name: string) => taken.find((file) => file.name === name)!.error;
-  expect(sentence('half-a-reel.jpg')).toMatch(/^This JPEG is cut short or damaged and does not decode to the end: copy it again/);
+  expect(sentence('half-a-reel.jpg')).toMatch(
+    /^This JPEG is cut short or damaged and does not decode to the end: copy it again/,
+  );
   expect(sentence('nothing.png')).toMatch(/^This file is empty \(0 bytes\)/);
   expect(sentence('kite.jpg')).toMatch(/^This is a program, not a picture\./);
   expect(sentence('letter.webp')).toMatch(/^The content of this file is not a picture/);
-  expect(sentence('wall.png')).toMatch(/^This picture has 900 million pixels \(30000 × 30000\); at most 150 million are taken\./);
+  expect(sentence('wall.png')).toMatch(
+    /^This picture has 900 million pixels \(30000 × 30000\); at most 150 million are taken\./,
+  );
   // A name that is wrong does no harm: the content says what it is.
   expect(taken.find((file) => file.name === 'really-a-png.jpg')).toMatchObject({ id: expect.any(String) });
   expect(taken.filter((file) => file.name === 'reel.jpg')).toMatchObject([{ wasThere: false }, { wasThere: true }]);
@@ -38,13 +42,28 @@ test('Each bad file gets a sentence of its own and the good ones beside it are t
   expect(peakMb(own.process.pid!)).toBeLessThan(700);
 });
 
-test('Three hundred files at once with three bad ones among them: 297 come in, three say why @long', async ({ page, own }) => {
+test('Three hundred files at once with three bad ones among them: 297 come in, three say why @long', async ({
+  page,
+  own,
+}) => {
   test.setTimeout(240_000);
   await page.goto(`${own.url}/library`);
-  const files = Array.from({ length: 297 }, (_, i) => ({ name: `sail-${i}.png`, mimeType: 'image/png', buffer: png(96 + (i % 40), 64, i + 1) }));
-  const bad = [truncated(), empty, program].map((file) => ({ name: file.name, mimeType: 'image/jpeg', buffer: file.bytes }));
+  const files = Array.from({ length: 297 }, (_, i) => ({
+    name: `sail-${i}.png`,
+    mimeType: 'image/png',
+    buffer: png(96 + (i % 40), 64, i + 1),
+  }));
+  const bad = [truncated(), empty, program].map((file) => ({
+    name: file.name,
+    mimeType: 'image/jpeg',
+    buffer: file.bytes,
+  }));
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await choose(page, page.getByRole('menuitem', { name: 'Pictures and files' }), [...files.slice(0, 100), ...bad, ...files.slice(100)]);
+  await choose(page, page.getByRole('menuitem', { name: 'Pictures and files' }), [
+    ...files.slice(0, 100),
+    ...bad,
+    ...files.slice(100),
+  ]);
   const list = page.getByRole('region', { name: 'Files coming in' });
   await expect(list.getByText('All files are through')).toBeVisible({ timeout: 200_000 });
   await expect(list.getByText('297 files in, 3 refused')).toBeVisible();
@@ -60,7 +79,9 @@ test('Three hundred files at once with three bad ones among them: 297 come in, t
   await list.getByRole('button', { name: 'Clear the list' }).click();
   const pictures = page.locator('[data-picture]');
   await pictures.first().click();
-  await page.getByRole('list', { name: 'Pictures' }).evaluate((sheet) => sheet.parentElement!.scrollTo({ top: sheet.scrollHeight }));
+  await page
+    .getByRole('list', { name: 'Pictures' })
+    .evaluate((sheet) => sheet.parentElement!.scrollTo({ top: sheet.scrollHeight }));
   await pictures.last().click({ modifiers: ['Shift'] });
   await expect(page.getByText('297 pictures chosen.')).toBeVisible();
 });
@@ -74,22 +95,35 @@ test('On a full disk a file is refused in words, and what was there before is sa
     const [before] = await takeIn(server.url, ['serpent-small.jpg']);
     expect(before!.id).toBeTruthy();
     const id = await makePage(server.url, 'Serpent', [{ type: 'figure', attrs: { asset: before!.id } }]);
-    const [large, small] = await takeIn(server.url, ['eighteen-metre-serpent.jpg', 'bunting.svg']).then(async (taken) => [taken[0]!, taken[1]!]);
-    const filled = await give(server.url, [{ name: 'large.png', bytes: Buffer.concat([png(200, 200, 9), Buffer.alloc(7 << 20, 1)]) }]);
+    const [large, small] = await takeIn(server.url, ['eighteen-metre-serpent.jpg', 'bunting.svg']).then(
+      async (taken) => [taken[0]!, taken[1]!],
+    );
+    const filled = await give(server.url, [
+      { name: 'large.png', bytes: Buffer.concat([png(200, 200, 9), Buffer.alloc(7 << 20, 1)]) },
+    ]);
     expect(filled[0]!.error).toMatch(/^The disk is full, so this file was not kept; everything added before is safe\./);
-    expect([large.error ?? '', small.error ?? ''].every((said) => said === '' || said.startsWith('The disk is full'))).toBe(true);
+    expect(
+      [large.error ?? '', small.error ?? ''].every((said) => said === '' || said.startsWith('The disk is full')),
+    ).toBe(true);
     expect((await fetch(`${server.url}/media/proof/${before!.id}/whole/160`)).status).toBe(200);
     // Not even a draft can be kept then: it is said in words, and what was kept stays.
     spawnSync('dd', ['if=/dev/zero', `of=${join(disk, 'filler')}`, 'bs=4k']);
     const refused = await fetch(`${server.url}/api/pages/${id}/draft`, {
       method: 'PUT',
       headers: { 'Content-Type': 'application/json', 'If-Match': '"2"' },
-      body: JSON.stringify({ title: 'Serpent', document: { type: 'doc', content: [text('A long story. '.repeat(40_000))] } }),
+      body: JSON.stringify({
+        title: 'Serpent',
+        document: { type: 'doc', content: [text('A long story. '.repeat(40_000))] },
+      }),
     });
     expect(refused.status).toBe(507);
-    expect(((await refused.json()) as { detail: string }).detail).toMatch(/^The disk is full, so this was not kept; all that was kept before is safe/);
+    expect(((await refused.json()) as { detail: string }).detail).toMatch(
+      /^The disk is full, so this was not kept; all that was kept before is safe/,
+    );
     rmSync(join(disk, 'filler'));
-    const draft = (await (await fetch(`${server.url}/api/pages/${id}/draft`)).json()) as { document: { content: unknown[] } };
+    const draft = (await (await fetch(`${server.url}/api/pages/${id}/draft`)).json()) as {
+      document: { content: unknown[] };
+    };
     expect(draft.document.content).toHaveLength(1);
     expect((await fetch(`${server.url}/health`)).status).toBe(200);
   } finally {
@@ -99,7 +133,10 @@ test('On a full disk a file is refused in words, and what was there before is sa
   }
 });
 
-test('A video of more than two gigabytes is refused in words at once, without being sent', async ({ page, own }, info) => {
+test('A video of more than two gigabytes is refused in words at once, without being sent', async ({
+  page,
+  own,
+}, info) => {
   const large = info.outputPath('a-whole-summer.webm');
   mkdirSync(dirname(large), { recursive: true });
   writeFileSync(large, '');
@@ -110,16 +147,23 @@ test('A video of more than two gigabytes is refused in words at once, without be
   await page.getByRole('button', { name: /^Library/ }).click();
   const sent = page.waitForRequest('**/api/files', { timeout: 3000 }).catch(() => null);
   await choose(page, page.getByRole('button', { name: 'From this computer' }), large);
-  await expect(page.getByText(/a-whole-summer.webm: This file is larger than 2 GB: put it where large files are kept/)).toBeVisible();
+  await expect(
+    page.getByText(/a-whole-summer.webm: This file is larger than 2 GB: put it where large files are kept/),
+  ).toBeVisible();
   expect(await sent).toBeNull();
   unlinkSync(large);
   await expect(frame.getByText('Here.')).toBeVisible();
 });
 
 test('A page that names a picture that is gone says so, and the rest of it is published', async ({ page, own }) => {
-  const id = await makePage(own.url, 'Gone', [text('Still here.'), { type: 'figure', attrs: { id: 'lost', asset: 'no-such-picture' } }]);
+  const id = await makePage(own.url, 'Gone', [
+    text('Still here.'),
+    { type: 'figure', attrs: { id: 'lost', asset: 'no-such-picture' } },
+  ]);
   const frame = await openDesk(page, own.url, id);
-  await expect(page.getByText('The picture that stood here is no longer in the library: choose another, or take the place out.')).toBeVisible();
+  await expect(
+    page.getByText('The picture that stood here is no longer in the library: choose another, or take the place out.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'go there' }).click();
   await expect(page.getByRole('button', { name: 'Change the picture' })).toBeVisible();
   await expect(frame.getByText('Still here.')).toBeVisible();
@@ -134,7 +178,16 @@ test('Addresses that act never reach a page, by whatever way they came', async (
   const [kite] = await takeIn(own.url, ['serpent-small.jpg']);
   await makePage(own.url, '<script>alert(1)</script>', [
     { type: 'paragraph', content: [{ type: 'text', text: '<img src=x onerror=alert(1)>', marks }] },
-    { type: 'figure', attrs: { asset: kite!.id, linkKind: 'address', linkTarget: 'data:text/html,<script>', captionSource: 'own', caption: '"><script>' } },
+    {
+      type: 'figure',
+      attrs: {
+        asset: kite!.id,
+        linkKind: 'address',
+        linkTarget: 'data:text/html,<script>',
+        captionSource: 'own',
+        caption: '"><script>',
+      },
+    },
   ]);
   await publish(own.url);
   const html = await (await fetch(`${own.url}/live/`)).text();
@@ -155,9 +208,16 @@ test('Other sites cannot change anything, and proofs are made at the fixed width
   expect((await fetch(`${own.url}/live/..%2f..%2fdekoro.db`)).status).toBe(404);
 });
 
-test('The same thing to mend, twice on a page or in a search line, is told and stops neither publishing nor searching', async ({ page, own }) => {
+test('The same thing to mend, twice on a page or in a search line, is told and stops neither publishing nor searching', async ({
+  page,
+  own,
+}) => {
   const taken = await takeIn(own.url, ['box-kite.jpg', 'line-reel.jpg']);
-  await makePage(own.url, 'Reels', taken.map((file, i) => ({ type: 'figure', attrs: { id: `f${i}`, asset: file.id } })));
+  await makePage(
+    own.url,
+    'Reels',
+    taken.map((file, i) => ({ type: 'figure', attrs: { id: `f${i}`, asset: file.id } })),
+  );
   await page.goto(`${own.url}/library`);
   await page.getByRole('searchbox').fill('shape:odd shape:odd');
   await expect(page.getByRole('status').filter({ hasText: 'wide, tall' })).toHaveCount(1);

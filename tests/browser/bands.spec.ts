@@ -4,18 +4,29 @@ import { mulberry, words } from './random-site';
 
 type Contrast = { ratio: number; needed: number };
 type Class = 'phone' | 'tablet' | 'desktop';
-type BandLook = { on: Record<Class, { heightCssPx: number; contrast: Contrast | null }>; mend: { words: string; tint: string; strength: Record<Class, number> } | null };
+type BandLook = {
+  on: Record<Class, { heightCssPx: number; contrast: Contrast | null }>;
+  mend: { words: string; tint: string; strength: Record<Class, number> } | null;
+};
 type Node = { type: string; attrs: Record<string, unknown>; content: unknown[] };
 const widths = { phone: 390, tablet: 820, desktop: 1280 } as const;
 const classes = Object.keys(widths) as (keyof typeof widths)[];
 
 const looks = async (url: string, id: string, content: unknown[]) => {
   const body = { title: 'Bands', path: null, summary: null, document: { type: 'doc', content } };
-  const answer = await fetch(`${url}/api/pages/${id}/look`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+  const answer = await fetch(`${url}/api/pages/${id}/look`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
   if (!answer.ok) throw new Error(await answer.text());
   return ((await answer.json()) as { grounds: Record<string, BandLook> }).grounds;
 };
-const band = (id: string, attrs: Record<string, unknown>, ...content: unknown[]): Node => ({ type: 'band', attrs: { id, ...attrs }, content });
+const band = (id: string, attrs: Record<string, unknown>, ...content: unknown[]): Node => ({
+  type: 'band',
+  attrs: { id, ...attrs },
+  content,
+});
 const heading = (words: string) => ({ type: 'heading', attrs: { level: 2 }, content: [{ type: 'text', text: words }] });
 
 /** What WCAG says of the pixels that a browser drew under each band's words, by band; worked out here on its own. */
@@ -32,13 +43,34 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
       const pieces = [...element.querySelectorAll<HTMLElement>('h2, p')].map((piece) => {
         const range = document.createRange();
         range.selectNodeContents(piece);
-        const lines = [...range.getClientRects()].map((line) => ({ left: line.left - origin.left, top: line.top - origin.top, width: line.width, height: line.height }));
+        const lines = [...range.getClientRects()].map((line) => ({
+          left: line.left - origin.left,
+          top: line.top - origin.top,
+          width: line.width,
+          height: line.height,
+        }));
         return { needed: Number.parseFloat(getComputedStyle(piece).fontSize) >= 24 ? 3 : 4.5, lines };
       });
-      return { id: (element as HTMLElement).dataset.block!, box: { left: Math.round(origin.left), top: Math.round(origin.top + scrollY), width: Math.round(origin.width), height: Math.round(origin.height) }, colour, pieces };
+      return {
+        id: (element as HTMLElement).dataset.block!,
+        box: {
+          left: Math.round(origin.left),
+          top: Math.round(origin.top + scrollY),
+          width: Math.round(origin.width),
+          height: Math.round(origin.height),
+        },
+        colour,
+        pieces,
+      };
     });
   });
-  await page.locator('.over').evaluateAll((elements) => elements.forEach((element) => ((element.querySelector('.band-words, .cell-words') as HTMLElement).style.opacity = '0')));
+  await page
+    .locator('.over')
+    .evaluateAll((elements) =>
+      elements.forEach(
+        (element) => ((element.querySelector('.band-words, .cell-words') as HTMLElement).style.opacity = '0'),
+      ),
+    );
   const found: Record<string, Contrast> = {};
   const whole = (await page.screenshot({ fullPage: true })).toString('base64');
   await blank.evaluate(async (png) => {
@@ -52,7 +84,8 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
       ({ box, colour, pieces }) => {
         const { shot } = window as unknown as { shot: OffscreenCanvasRenderingContext2D };
         const { data, width, height } = shot.getImageData(box.left, box.top, box.width, box.height);
-        const linear = (channel: number) => (channel <= 10.31475 ? channel / 3294.6 : ((channel / 255 + 0.055) / 1.055) ** 2.4);
+        const linear = (channel: number) =>
+          channel <= 10.31475 ? channel / 3294.6 : ((channel / 255 + 0.055) / 1.055) ** 2.4;
         const luminance = ([r, g, b]: number[]) => 0.2126 * linear(r!) + 0.7152 * linear(g!) + 0.0722 * linear(b!);
         const ink = luminance(colour);
         let worst = { ratio: 99, needed: 1 };
@@ -84,9 +117,21 @@ async function drawnContrast(page: Page, blank: Page, url: string, width: number
   return found;
 }
 
-test('The contrast of words over bands is what a browser draws, and the least tint makes every one readable @long', async ({ page, context, own }) => {
+test('The contrast of words over bands is what a browser draws, and the least tint makes every one readable @long', async ({
+  page,
+  context,
+  own,
+}) => {
   test.setTimeout(240_000);
-  const files = ['museum-door.jpg', 'two-lanterns.jpg', 'silk-reds-and-golds.webp', 'workshop-window.jpg', 'patchwork-sail.png', 'sea-scallops.svg', 'box-kite-winter.webp'];
+  const files = [
+    'museum-door.jpg',
+    'two-lanterns.jpg',
+    'silk-reds-and-golds.webp',
+    'workshop-window.jpg',
+    'patchwork-sail.png',
+    'sea-scallops.svg',
+    'box-kite-winter.webp',
+  ];
   const pictures = (await takeIn(own.url, files)).map((file) => file.id);
   const random = mulberry(20261125);
   const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
@@ -106,10 +151,19 @@ test('The contrast of words over bands is what a browser draws, and the least ti
       down: one(['top', 'middle', 'bottom']),
     };
     const said = [heading(words(random, int(2, 9))), text(words(random, int(4, 40)))];
-    return i < 6 ? band(`band${i}`, attrs, ...said) : ({ type: 'cell', attrs: { id: `cell${i}`, ...attrs }, content: said } as Node);
+    return i < 6
+      ? band(`band${i}`, attrs, ...said)
+      : ({ type: 'cell', attrs: { id: `cell${i}`, ...attrs }, content: said } as Node);
   });
   // Six bands and four cells, which stand side by side.
-  const pageOf = (all: Node[]) => [...all.slice(0, 6), { type: 'columns', attrs: { id: 'cells', inRow: 4, extent: 'wide', leastHeight: [200, 300, 300], across: 'centre', down: 'bottom' }, content: all.slice(6) }];
+  const pageOf = (all: Node[]) => [
+    ...all.slice(0, 6),
+    {
+      type: 'columns',
+      attrs: { id: 'cells', inRow: 4, extent: 'wide', leastHeight: [200, 300, 300], across: 'centre', down: 'bottom' },
+      content: all.slice(6),
+    },
+  ];
   const blank = await context.newPage();
   const id = await makePage(own.url, 'Bands', pageOf(bands));
   const before = await looks(own.url, id, pageOf(bands));
@@ -121,10 +175,16 @@ test('The contrast of words over bands is what a browser draws, and the least ti
       const [told, seen] = [before[one.attrs.id as string]!.on[c].contrast!, drawn[one.attrs.id as string]!];
       const error = Math.abs(told.ratio / told.needed / (seen.ratio / seen.needed) - 1);
       worst = Math.max(worst, error);
-      if (error > 0.05) off.push(`${one.attrs.id as string} on ${c}: told ${told.ratio.toFixed(2)} of ${told.needed}, drawn ${seen.ratio.toFixed(2)} of ${seen.needed}`);
+      if (error > 0.05)
+        off.push(
+          `${one.attrs.id as string} on ${c}: told ${told.ratio.toFixed(2)} of ${told.needed}, drawn ` +
+            `${seen.ratio.toFixed(2)} of ${seen.needed}`,
+        );
     }
   }
-  console.log(`Contrast: ${3 * bands.length} cases, told and drawn apart by at most ${(100 * worst).toFixed(1)} %, ${off.length} by more than 5 %`);
+  console.log(
+    `Contrast: ${3 * bands.length} cases, told and drawn apart by at most ${(100 * worst).toFixed(1)} %, ${off.length} by more than 5 %`,
+  );
   // Thirty cases. Finer than the samples a picture is kept at, edges between light and dark are taken together.
   expect(off.length, off.join('\n')).toBeLessThanOrEqual(2);
   expect(worst).toBeLessThan(0.1);
@@ -132,10 +192,16 @@ test('The contrast of words over bands is what a browser draws, and the least ti
   const mended = bands.map((one) => {
     const { mend, on } = before[one.attrs.id as string]!;
     if (mend === null) {
-      for (const c of classes) expect(on[c].contrast!.ratio, `${one.attrs.id as string} on ${c}`).toBeGreaterThanOrEqual(on[c].contrast!.needed);
+      for (const c of classes)
+        expect(on[c].contrast!.ratio, `${one.attrs.id as string} on ${c}`).toBeGreaterThanOrEqual(
+          on[c].contrast!.needed,
+        );
       return one;
     }
-    return { ...one, attrs: { ...one.attrs, words: mend.words, tint: mend.tint, tintStrength: classes.map((c) => mend.strength[c]) } };
+    return {
+      ...one,
+      attrs: { ...one.attrs, words: mend.words, tint: mend.tint, tintStrength: classes.map((c) => mend.strength[c]) },
+    };
   });
   expect(mended.filter((one, i) => one !== bands[i]).length).toBeGreaterThan(4);
   const after = await makePage(own.url, 'Readable bands', pageOf(mended));
@@ -144,7 +210,9 @@ test('The contrast of words over bands is what a browser draws, and the least ti
     const drawn = await drawnContrast(page, blank, `${own.url}/proof/${after}`, widths[c]);
     for (const one of mended) {
       const name = `${one.attrs.id as string} on ${c}`;
-      expect(now[one.attrs.id as string]!.on[c].contrast!.ratio, name).toBeGreaterThanOrEqual(now[one.attrs.id as string]!.on[c].contrast!.needed);
+      expect(now[one.attrs.id as string]!.on[c].contrast!.ratio, name).toBeGreaterThanOrEqual(
+        now[one.attrs.id as string]!.on[c].contrast!.needed,
+      );
       expect(drawn[one.attrs.id as string]!.ratio / drawn[one.attrs.id as string]!.needed, name).toBeGreaterThan(0.95);
     }
   }
@@ -164,7 +232,14 @@ test('Words take as many lines as computed: 500 bands of words are as high as fo
   };
   const bands = Array.from({ length: 250 }, (_, i) => {
     const said = words(random, int(1, 90));
-    const piece = i % 5 === 0 ? heading(words(random, int(1, 14))) : i % 5 === 1 ? { type: 'paragraph', content: marked(said) } : i % 5 === 2 ? { type: 'blockquote', content: [text(said)] } : text(said);
+    const piece =
+      i % 5 === 0
+        ? heading(words(random, int(1, 14)))
+        : i % 5 === 1
+          ? { type: 'paragraph', content: marked(said) }
+          : i % 5 === 2
+            ? { type: 'blockquote', content: [text(said)] }
+            : text(said);
     return band(`t${i}`, { across: 'left' }, piece);
   });
   const id = await makePage(own.url, 'Texts', bands);
@@ -175,7 +250,13 @@ test('Words take as many lines as computed: 500 bands of words are as high as fo
     await page.setViewportSize({ width: widths[c], height: 900 });
     await page.goto(`${own.url}/proof/${id}`);
     await page.evaluate(() => document.fonts.ready);
-    const drawn = await page.locator('.band').evaluateAll((elements) => elements.map((element) => ({ id: (element as HTMLElement).dataset.block!, height: element.getBoundingClientRect().height, text: element.textContent })));
+    const drawn = await page.locator('.band').evaluateAll((elements) =>
+      elements.map((element) => ({
+        id: (element as HTMLElement).dataset.block!,
+        height: element.getBoundingClientRect().height,
+        text: element.textContent,
+      })),
+    );
     for (const one of drawn) {
       count++;
       const px = told[one.id]!.on[c].heightCssPx - one.height;
@@ -189,9 +270,14 @@ test('Words take as many lines as computed: 500 bands of words are as high as fo
   expect(off.length, off.slice(0, 20).join('\n')).toBeLessThanOrEqual(25);
 });
 
-const draftOf = async (url: string, id: string) => ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { document: { content: Node[] } }).document.content;
+const draftOf = async (url: string, id: string) =>
+  ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { document: { content: Node[] } }).document.content;
 
-test('A band is added, given a picture, and its words made readable in one click; visitors see the same', async ({ page, browser, own }) => {
+test('A band is added, given a picture, and its words made readable in one click; visitors see the same', async ({
+  page,
+  browser,
+  own,
+}) => {
   const [file] = await takeIn(own.url, ['windle-sands-june-morning.jpg']);
   const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
   const frame = await openDesk(page, own.url, id);
@@ -201,7 +287,10 @@ test('A band is added, given a picture, and its words made readable in one click
   await page.getByRole('menuitem', { name: 'Band' }).click();
   await page.keyboard.type('The wind is up, and so are we');
   const sheet = page.getByRole('complementary', { name: 'Sheet' });
-  await sheet.getByRole('group', { name: 'Kind of text' }).getByRole('button', { name: 'Heading', exact: true }).click();
+  await sheet
+    .getByRole('group', { name: 'Kind of text' })
+    .getByRole('button', { name: 'Heading', exact: true })
+    .click();
   await sheet.getByRole('button', { name: 'Picture from the library' }).click();
   // Tried first: the ground is drawn, the draft is not touched.
   const drawer = page.getByRole('region', { name: 'Library' });
@@ -217,36 +306,53 @@ test('A band is added, given a picture, and its words made readable in one click
   await expect(reading.getByText('readable')).toHaveCount(3);
   await expect(reading).not.toContainText('hard');
   await passesAxe(page, 'the band');
-  await expect.poll(async () => (await draftOf(own.url, id)).find((piece) => piece.type === 'band')?.attrs.picture).toBe(file!.id);
+  await expect
+    .poll(async () => (await draftOf(own.url, id)).find((piece) => piece.type === 'band')?.attrs.picture)
+    .toBe(file!.id);
   await publish(own.url);
   for (const width of [1280, 390]) {
     const visit = await browser.newPage({ viewport: { width, height: 900 } });
     await visit.goto(`${own.url}/live/`);
     const band = visit.locator('.band');
     expect((await band.boundingBox())!).toMatchObject({ x: 0, width });
-    expect(await band.locator('img').evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth > 0 && image.alt === '')).toBe(true);
-    expect(Number(await band.evaluate((element) => getComputedStyle(element, '::after').opacity))).toBeGreaterThan(0.05);
-    // At these widths sizes says how wide the picture is drawn to cover the band: as wide as it, or wider to be as high.
+    expect(
+      await band
+        .locator('img')
+        .evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth > 0 && image.alt === ''),
+    ).toBe(true);
+    expect(Number(await band.evaluate((element) => getComputedStyle(element, '::after').opacity))).toBeGreaterThan(
+      0.05,
+    );
+    // At these widths sizes says how wide the picture is drawn to cover the band: as wide as it, or wider to be as
+    // high.
     const [told, drawn] = await band.locator('img').evaluate(async (image: HTMLImageElement) => {
       const probe = new Image();
       probe.sizes = image.sizes;
-      probe.srcset = "data:image/svg+xml,%3Csvg%20xmlns='http://www.w3.org/2000/svg'%20width='4000'%20height='4000'/%3E 4000w";
+      probe.srcset =
+        "data:image/svg+xml,%3Csvg%20xmlns='http://www.w3.org/2000/svg'%20width='4000'%20height='4000'/%3E 4000w";
       await probe.decode();
       const { width, height } = image.getBoundingClientRect();
-      return [probe.naturalWidth, Math.max(width, (height * Number(image.getAttribute('width'))) / Number(image.getAttribute('height')))];
+      return [
+        probe.naturalWidth,
+        Math.max(width, (height * Number(image.getAttribute('width'))) / Number(image.getAttribute('height'))),
+      ];
     });
     expect(Math.abs(told! - drawn!)).toBeLessThanOrEqual(1);
     await visit.close();
   }
 });
 
-test('By keys alone a band is added, coloured, made higher, its words placed, and moved; an empty one is never published', async ({ page, own }) => {
+test('By keys alone a band is added, coloured, made higher, its words placed, and moved; an empty one is never published', async ({
+  page,
+  own,
+}) => {
   const id = await makePage(own.url, 'Home', [text('First.'), text('Second.')]);
   const frame = await openDesk(page, own.url, id);
   await frame.getByText('First.').focus();
   await page.keyboard.press('Control+End');
   await page.keyboard.press('Control+Enter');
-  for (let i = 0; i < 20 && (await page.evaluate(() => document.activeElement?.textContent?.trim())) !== 'Band'; i++) await page.keyboard.press('ArrowDown');
+  for (let i = 0; i < 20 && (await page.evaluate(() => document.activeElement?.textContent?.trim())) !== 'Band'; i++)
+    await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(frame.locator('.band')).toBeVisible();
   await publish(own.url);
@@ -265,12 +371,22 @@ test('By keys alone a band is added, coloured, made higher, its words placed, an
   await press(sheet.getByRole('button', { name: /^Height/ }));
   await sheet.getByRole('textbox', { name: 'Least height on desktop, px' }).fill('420');
   await page.keyboard.press('Tab');
-  await expect.poll(async () => (await frame.locator('.band').boundingBox())!.height / ((await page.locator('iframe[title^="The page at"]').boundingBox())!.width / 1280)).toBeCloseTo(420, 0);
+  await expect
+    .poll(
+      async () =>
+        (await frame.locator('.band').boundingBox())!.height /
+        ((await page.locator('iframe[title^="The page at"]').boundingBox())!.width / 1280),
+    )
+    .toBeCloseTo(420, 0);
   await press(sheet.getByRole('button', { name: /^Where the words stand/ }));
   await press(sheet.getByRole('button', { name: 'bottom, right' }));
   await expect(frame.locator('.band')).toHaveClass(/across-right down-bottom/);
   await press(sheet.getByRole('button', { name: 'Move up' }));
-  await expect.poll(async () => (await draftOf(own.url, id)).map((piece) => piece.type)).toEqual(['paragraph', 'band', 'paragraph']);
+  await expect
+    .poll(async () => (await draftOf(own.url, id)).map((piece) => piece.type))
+    .toEqual(['paragraph', 'band', 'paragraph']);
   await page.keyboard.press('Control+z');
-  await expect.poll(async () => (await draftOf(own.url, id)).map((piece) => piece.type)).toEqual(['paragraph', 'paragraph', 'band']);
+  await expect
+    .poll(async () => (await draftOf(own.url, id)).map((piece) => piece.type))
+    .toEqual(['paragraph', 'paragraph', 'band']);
 });

@@ -1,18 +1,39 @@
 import type { Locator, Page } from '@playwright/test';
-import { deafen, dropFiles, expect, makePage, openDesk, passesAxe, publish, takeIn, telling, test, text } from './dekoro';
+import {
+  deafen,
+  dropFiles,
+  expect,
+  makePage,
+  openDesk,
+  passesAxe,
+  publish,
+  takeIn,
+  telling,
+  test,
+  text,
+} from './dekoro';
 
 const boxesOf = (blocks: Locator) =>
   blocks.evaluateAll((elements) =>
     Object.fromEntries(
       elements.map((element) => {
         const box = element.getBoundingClientRect();
-        return [(element as HTMLElement).dataset.block!, [box.x, box.y + element.ownerDocument.defaultView!.scrollY, box.width, box.height]];
+        return [
+          (element as HTMLElement).dataset.block!,
+          [box.x, box.y + element.ownerDocument.defaultView!.scrollY, box.width, box.height],
+        ];
       }),
     ),
   );
 
 const draftOf = async (url: string, id: string) =>
-  (await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { title: string; version: number; document: { content: { type: string; attrs: Record<string, unknown>; content?: { text: string; marks?: unknown[] }[] }[] } };
+  (await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as {
+    title: string;
+    version: number;
+    document: {
+      content: { type: string; attrs: Record<string, unknown>; content?: { text: string; marks?: unknown[] }[] }[];
+    };
+  };
 
 const kept = (page: Page) => expect(page.getByText(/, kept \d/)).toBeVisible();
 
@@ -28,7 +49,13 @@ const settled = (body: Locator) =>
 
 /** As a hand does it: the pointer travels. */
 /** @param lies Says whether it lies where it is held over: on a slow machine that takes a while to show. */
-async function dragSlowly(page: Page, from: Locator, to: Locator, hold = { x: 60, y: 60 }, lies: () => Promise<boolean> = async () => true) {
+async function dragSlowly(
+  page: Page,
+  from: Locator,
+  to: Locator,
+  hold = { x: 60, y: 60 },
+  lies: () => Promise<boolean> = async () => true,
+) {
   // What is still on its way to its place is not there to be taken hold of.
   await from.hover({ position: hold });
   const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
@@ -47,7 +74,11 @@ async function dragSlowly(page: Page, from: Locator, to: Locator, hold = { x: 60
   await page.mouse.up();
 }
 
-test('Desk and published page put every block in the same place at three widths', async ({ page, browser, demoUrl }) => {
+test('Desk and published page put every block in the same place at three widths', async ({
+  page,
+  browser,
+  demoUrl,
+}) => {
   const pages = telling((await (await fetch(`${demoUrl}/api/pages`)).json()) as { id: string; path: string }[]);
   let [compared, worst, where] = [0, 0, ''];
   for (const item of pages) {
@@ -60,13 +91,18 @@ test('Desk and published page put every block in the same place at three widths'
       // A visitor's first page may keep a fallback face; compared is what it is with the site's own.
       await visit.route('**/site.css*', async (route) => {
         const css = await (await route.fetch()).text();
-        await route.fulfill({ contentType: 'text/css', body: css.replaceAll('font-display: optional', 'font-display: block') });
+        await route.fulfill({
+          contentType: 'text/css',
+          body: css.replaceAll('font-display: optional', 'font-display: block'),
+        });
       });
       await visit.goto(`${demoUrl}/live/${item.path}${item.path ? '/' : ''}`);
       await settled(visit.locator('body'));
       const live = await boxesOf(visit.locator('#content [data-block]'));
       // What the server draws comes to the desk a moment after the words.
-      await expect.poll(async () => Object.keys(await boxesOf(frame.locator('#content [data-block]'))).sort()).toEqual(Object.keys(live).sort());
+      await expect
+        .poll(async () => Object.keys(await boxesOf(frame.locator('#content [data-block]'))).sort())
+        .toEqual(Object.keys(live).sort());
       await settled(frame.locator('body'));
       const desk = await boxesOf(frame.locator('#content [data-block]'));
       for (const [id, box] of Object.entries(live)) {
@@ -85,9 +121,14 @@ test('Desk and published page put every block in the same place at three widths'
 
 test('What is typed keeps itself, and undo and redo cover words, titles, pictures and order', async ({ page, own }) => {
   const [reel] = await takeIn(own.url, ['line-reel.jpg']);
-  const id = await makePage(own.url, 'Reels', [text('One.'), { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'third' } }, text('Three.')]);
+  const id = await makePage(own.url, 'Reels', [
+    text('One.'),
+    { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'third' } },
+    text('Three.'),
+  ]);
   const frame = await openDesk(page, own.url, id);
-  const order = () => frame.locator('#content > .column > *').evaluateAll((all) => all.map((element) => element.tagName));
+  const order = () =>
+    frame.locator('#content > .column > *').evaluateAll((all) => all.map((element) => element.tagName));
   await frame.getByText('One.').click();
   await page.keyboard.press('End');
   await page.keyboard.type(' And a half.');
@@ -123,14 +164,19 @@ test('A picture is placed and set by keys alone', async ({ page, own }) => {
   await frame.locator('.ProseMirror').focus();
   await page.keyboard.press('Control+Home');
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByRole('complementary', { name: 'Sheet' }).getByRole('heading', { level: 2 })).toHaveText('Before.');
+  await expect(page.getByRole('complementary', { name: 'Sheet' }).getByRole('heading', { level: 2 })).toHaveText(
+    'Before.',
+  );
   await page.keyboard.press('Control+Enter');
   await expect(page.getByRole('menuitem', { name: 'Picture from the library' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();
   await page.keyboard.type('reel');
   await expect(page.getByText('Click a picture: it goes where the line stands.')).toBeVisible();
-  await page.getByRole('region', { name: 'Library' }).getByRole('button', { name: /^Line reel/ }).focus();
+  await page
+    .getByRole('region', { name: 'Library' })
+    .getByRole('button', { name: /^Line reel/ })
+    .focus();
   await page.keyboard.press('Enter');
   await expect(frame.locator('figure img')).toBeVisible();
   await page.keyboard.press('Escape');
@@ -156,22 +202,32 @@ test('Files dropped into the page, a swap and a drag land where the line shows',
   const frame = await openDesk(page, own.url, id);
   await dropFiles(page, frame.getByText('After.'), ['two-lanterns.jpg', 'tail-in-the-wind.gif'], { x: 40, y: 1 });
   await expect(frame.locator('figure img')).toHaveCount(2);
-  const order = () => frame.locator('#content > .column > *').evaluateAll((all) => all.map((element) => element.tagName).join(' '));
+  const order = () =>
+    frame.locator('#content > .column > *').evaluateAll((all) => all.map((element) => element.tagName).join(' '));
   expect(await order()).toBe('H1 P FIGURE FIGURE P');
   await frame.locator('figure').first().click();
   await page.getByRole('button', { name: 'Change the picture' }).click();
   const before = await frame.locator('figure img').first().getAttribute('src');
-  await page.getByRole('region', { name: 'Library' }).getByRole('button', { name: /^Line reel/ }).click();
+  await page
+    .getByRole('region', { name: 'Library' })
+    .getByRole('button', { name: /^Line reel/ })
+    .click();
   await expect(frame.locator('figure img').first()).not.toHaveAttribute('src', before!);
   await expect(frame.locator('figure img')).toHaveCount(2);
   await page.keyboard.press('Escape');
-  await frame.locator('figure').nth(1).dragTo(frame.getByText('Before.'), { targetPosition: { x: 30, y: 0 } });
+  await frame
+    .locator('figure')
+    .nth(1)
+    .dragTo(frame.getByText('Before.'), { targetPosition: { x: 30, y: 0 } });
   expect(await order()).toBe('H1 FIGURE P FIGURE P');
 });
 
 test('A grip keeps proportions, Alt makes them a cut, Escape leaves all as it was', async ({ page, own }) => {
   const [reel] = await takeIn(own.url, ['line-reel.jpg']);
-  const id = await makePage(own.url, 'Grips', [{ type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'half' } }, text('After.')]);
+  const id = await makePage(own.url, 'Grips', [
+    { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'half' } },
+    text('After.'),
+  ]);
   const frame = await openDesk(page, own.url, id);
   const figure = frame.locator('figure');
   // A grip is taken where it stays: once the picture is there and its tag says what it is.
@@ -192,7 +248,10 @@ test('A grip keeps proportions, Alt makes them a cut, Escape leaves all as it wa
   await kept(page);
   const px = (await draftOf(own.url, id)).document.content[0]!.attrs.size as number;
   expect(Math.abs(px - 408)).toBeLessThanOrEqual(2);
-  const shape = () => figure.locator('img').evaluate((image) => image.getBoundingClientRect().width / image.getBoundingClientRect().height);
+  const shape = () =>
+    figure
+      .locator('img')
+      .evaluate((image) => image.getBoundingClientRect().width / image.getBoundingClientRect().height);
   expect(await shape()).toBeCloseTo(560 / 700, 2);
 
   await drag('nw', 40, 10, false);
@@ -230,7 +289,11 @@ test('The page map puts pieces in another order by drag and by button', async ({
 });
 
 test('Kinds of text, marked words and links come through to the published page', async ({ page, own }) => {
-  const id = await makePage(own.url, 'Visit', [text('Opening times'), text('We open at ten, see the museum.'), text('Bring a coat.')]);
+  const id = await makePage(own.url, 'Visit', [
+    text('Opening times'),
+    text('We open at ten, see the museum.'),
+    text('Bring a coat.'),
+  ]);
   const frame = await openDesk(page, own.url, id);
   await frame.getByText('Opening times').click();
   await page.getByRole('button', { name: 'Heading', exact: true }).click();
@@ -272,7 +335,11 @@ test('Two tabs on one draft: neither loses a word', async ({ page, context, own 
   await expect(theirs.locator('p')).toHaveText('First words. Mine.');
 
   // Both type before either hears of the other.
-  await other.route('**/api/pages/*/draft', (route) => (route.request().method().startsWith('P') ? new Promise((go) => setTimeout(() => go(route.continue()), 2500)) : route.continue()));
+  await other.route('**/api/pages/*/draft', (route) =>
+    route.request().method().startsWith('P')
+      ? new Promise((go) => setTimeout(() => go(route.continue()), 2500))
+      : route.continue(),
+  );
   await theirs.getByText('First words.').click();
   await other.keyboard.press('Home');
   await other.keyboard.type('Theirs. ');
@@ -288,46 +355,61 @@ test('Two tabs on one draft: neither loses a word', async ({ page, context, own 
   await expect(theirs.locator('p')).toHaveText('Theirs. First words. Mine.');
 });
 
-test('What two people change in different pieces is joined as they go on; where both changed one, both are shown and joined as chosen', async ({ page, context, own }) => {
-  const paragraph = (id: string, words: string) => ({ ...text(words), attrs: { id } });
-  const id = await makePage(own.url, 'Shared', [paragraph('one', 'First.'), paragraph('two', 'Second.'), paragraph('three', 'Third.')]);
-  const mine = await openDesk(page, own.url, id);
-  const other = await context.newPage();
-  const theirs = await openDesk(other, own.url, id);
-  // Neither hears of the other while both write.
-  for (const window of [page, other]) await deafen(window);
-  await page.reload();
-  await other.reload();
-  const writes = async (window: typeof page, frame: typeof mine, after: string, words: string) => {
-    await frame.getByText(after).click();
-    await window.keyboard.press('End');
-    await window.keyboard.type(words);
-  };
-  await writes(page, mine, 'First.', ' Mine.');
-  await kept(page);
-  const sent: string[] = [];
-  other.on('request', (request) => request.method().startsWith('P') && request.url().endsWith('/draft') && sent.push(request.method()));
-  await writes(other, theirs, 'Third.', ' Theirs.');
-  await expect(theirs.locator('p')).toHaveText(['First. Mine.', 'Second.', 'Third. Theirs.']);
-  await kept(other);
-  // What is typed further on goes as what changed.
-  await writes(other, theirs, 'Third. Theirs.', ' On');
-  await expect.poll(() => sent.length).toBe(2);
-  await kept(other);
-  await writes(other, theirs, 'Third. Theirs. On', '.');
-  await expect.poll(() => sent).toEqual(['PUT', 'PUT', 'PATCH']);
-  await kept(other);
-  await writes(page, mine, 'Second.', ' Of mine.');
-  await writes(page, mine, 'Third.', ' And mine.');
-  await expect(page.getByText('This page was changed in another window')).toBeVisible();
-  const both = page.getByRole('list', { name: 'Changed on both sides' });
-  await expect(both.getByRole('listitem')).toHaveText('text Mine: Third. And mine. Theirs: Third. Theirs. On.');
-  await passesAxe(page, 'two people on one page');
-  await page.getByRole('button', { name: 'Join both, theirs where we differ' }).click();
-  await expect(mine.locator('p')).toHaveText(['First. Mine.', 'Second. Of mine.', 'Third. Theirs. On.']);
-  await kept(page);
-  expect((await draftOf(own.url, id)).document.content.map((piece) => piece.content![0]!.text)).toEqual(['First. Mine.', 'Second. Of mine.', 'Third. Theirs. On.']);
-});
+test(
+  'What two people change in different pieces is joined as they go on; where both changed one, both are shown ' +
+    'and joined as chosen',
+  async ({ page, context, own }) => {
+    const paragraph = (id: string, words: string) => ({ ...text(words), attrs: { id } });
+    const id = await makePage(own.url, 'Shared', [
+      paragraph('one', 'First.'),
+      paragraph('two', 'Second.'),
+      paragraph('three', 'Third.'),
+    ]);
+    const mine = await openDesk(page, own.url, id);
+    const other = await context.newPage();
+    const theirs = await openDesk(other, own.url, id);
+    // Neither hears of the other while both write.
+    for (const window of [page, other]) await deafen(window);
+    await page.reload();
+    await other.reload();
+    const writes = async (window: typeof page, frame: typeof mine, after: string, words: string) => {
+      await frame.getByText(after).click();
+      await window.keyboard.press('End');
+      await window.keyboard.type(words);
+    };
+    await writes(page, mine, 'First.', ' Mine.');
+    await kept(page);
+    const sent: string[] = [];
+    other.on(
+      'request',
+      (request) => request.method().startsWith('P') && request.url().endsWith('/draft') && sent.push(request.method()),
+    );
+    await writes(other, theirs, 'Third.', ' Theirs.');
+    await expect(theirs.locator('p')).toHaveText(['First. Mine.', 'Second.', 'Third. Theirs.']);
+    await kept(other);
+    // What is typed further on goes as what changed.
+    await writes(other, theirs, 'Third. Theirs.', ' On');
+    await expect.poll(() => sent.length).toBe(2);
+    await kept(other);
+    await writes(other, theirs, 'Third. Theirs. On', '.');
+    await expect.poll(() => sent).toEqual(['PUT', 'PUT', 'PATCH']);
+    await kept(other);
+    await writes(page, mine, 'Second.', ' Of mine.');
+    await writes(page, mine, 'Third.', ' And mine.');
+    await expect(page.getByText('This page was changed in another window')).toBeVisible();
+    const both = page.getByRole('list', { name: 'Changed on both sides' });
+    await expect(both.getByRole('listitem')).toHaveText('text Mine: Third. And mine. Theirs: Third. Theirs. On.');
+    await passesAxe(page, 'two people on one page');
+    await page.getByRole('button', { name: 'Join both, theirs where we differ' }).click();
+    await expect(mine.locator('p')).toHaveText(['First. Mine.', 'Second. Of mine.', 'Third. Theirs. On.']);
+    await kept(page);
+    expect((await draftOf(own.url, id)).document.content.map((piece) => piece.content![0]!.text)).toEqual([
+      'First. Mine.',
+      'Second. Of mine.',
+      'Third. Theirs. On.',
+    ]);
+  },
+);
 
 test('Typing goes on while the line is down, and is caught up by itself', async ({ page, own }) => {
   const id = await makePage(own.url, 'Storm', [text('Before the storm.')]);
@@ -339,10 +421,15 @@ test('Typing goes on while the line is down, and is caught up by itself', async 
   await expect(page.getByText('Dekoro cannot be reached just now').first()).toBeVisible();
   await page.context().setOffline(false);
   await kept(page);
-  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe('Before the storm. The line is down.');
+  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe(
+    'Before the storm. The line is down.',
+  );
 });
 
-test('Leaving the desk in the middle of a word keeps the word, also while an earlier save is still on its way', async ({ page, own }) => {
+test('Leaving the desk in the middle of a word keeps the word, also while an earlier save is still on its way', async ({
+  page,
+  own,
+}) => {
   const id = await makePage(own.url, 'Tides', [text('High water.')]);
   const frame = await openDesk(page, own.url, id);
   await page.route('**/api/pages/*/draft', async (route) => {
@@ -386,7 +473,9 @@ test('What a closed tab could not send is there when the page is opened again', 
   const reopened = await openDesk(again, own.url, id);
   await expect(reopened.locator('p').first()).toHaveText('Clear. Then fog. Then nothing to be seen.');
   await kept(again);
-  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe('Clear. Then fog. Then nothing to be seen.');
+  expect((await draftOf(own.url, id)).document.content[0]!.content![0]!.text).toBe(
+    'Clear. Then fog. Then nothing to be seen.',
+  );
 });
 
 test('Pages are made, ordered, switched off and readdressed without losing anything', async ({ page, own }) => {
@@ -405,7 +494,13 @@ test('Pages are made, ordered, switched off and readdressed without losing anyth
   });
   await page.getByRole('button', { name: 'Move Shop earlier' }).click();
   await expect(cards.nth(1)).toHaveAccessibleName('Shop');
-  await dragSlowly(page, cards.nth(2), cards.nth(1), { x: 60, y: 60 }, async () => (await cards.nth(1).getAttribute('aria-label')) === 'Visit');
+  await dragSlowly(
+    page,
+    cards.nth(2),
+    cards.nth(1),
+    { x: 60, y: 60 },
+    async () => (await cards.nth(1).getAttribute('aria-label')) === 'Visit',
+  );
   await expect(cards.nth(1)).toHaveAccessibleName('Visit');
   await cards.filter({ hasText: 'Shop' }).getByRole('button', { name: 'Switch off' }).click();
   await expect(cards.filter({ hasText: 'Shop' })).toContainText('switched off');
@@ -430,11 +525,22 @@ test('Pages are made, ordered, switched off and readdressed without losing anyth
   expect((await fetch(`${own.url}/live/kites/for-sale/`)).status).toBe(200);
 });
 
-test('Another picture is tried in its place on the page and on the phone before it is kept, by pointer and by keys', async ({ page, own }) => {
-  const [large, small] = (await takeIn(own.url, ['the-kite-hall.jpg', 'serpent-small.jpg'])).map((file) => file.id!) as [string, string];
-  const id = await makePage(own.url, 'Home', [text('Above.'), { type: 'figure', attrs: { id: 'hall', asset: large, size: 'column', alt: 'The hall' } }]);
+test('Another picture is tried in its place on the page and on the phone before it is kept, by pointer and by keys', async ({
+  page,
+  own,
+}) => {
+  const [large, small] = (await takeIn(own.url, ['the-kite-hall.jpg', 'serpent-small.jpg'])).map(
+    (file) => file.id!,
+  ) as [string, string];
+  const id = await makePage(own.url, 'Home', [
+    text('Above.'),
+    { type: 'figure', attrs: { id: 'hall', asset: large, size: 'column', alt: 'The hall' } },
+  ]);
   const frame = await openDesk(page, own.url, id);
-  const [shown, phone] = [frame.locator('[data-block=hall] img'), page.frameLocator('iframe[title="The page on a phone"]').locator('[data-block=hall] img')];
+  const [shown, phone] = [
+    frame.locator('[data-block=hall] img'),
+    page.frameLocator('iframe[title="The page on a phone"]').locator('[data-block=hall] img'),
+  ];
   const standing = async () => (await draftOf(own.url, id)).document.content[1]!.attrs.asset;
   await frame.locator('[data-block=hall]').click();
   const fits = page.getByRole('region', { name: 'Fit at each width' });
@@ -443,7 +549,10 @@ test('Another picture is tried in its place on the page and on the phone before 
   expect(before).not.toMatch(/soft|coarse/);
   await page.getByRole('button', { name: 'Change the picture' }).click();
   const pictures = page.getByRole('region', { name: 'Library' }).getByRole('listitem').getByRole('button');
-  await pictures.filter({ hasText: 'serpent' }).or(pictures.filter({ hasText: 'Serpent' })).hover();
+  await pictures
+    .filter({ hasText: 'serpent' })
+    .or(pictures.filter({ hasText: 'Serpent' }))
+    .hover();
   await expect(shown).toHaveAttribute('src', new RegExp(small));
   await expect(phone).toHaveAttribute('src', new RegExp(small));
   // Too small for the column, and said so before it is placed.
@@ -464,90 +573,120 @@ test('Another picture is tried in its place on the page and on the phone before 
   await expect(shown).toHaveAttribute('src', new RegExp(small));
 });
 
-test('A first-time editor sets a picture beside text and links it: to a mended address, a mail, a telephone, a page, a file, the large picture', async ({ page, own }) => {
-  await takeIn(own.url, ['line-reel.jpg', 'care-of-lines.txt']);
-  await makePage(own.url, 'Home', [text('Welcome.')]);
-  await makePage(own.url, 'Visit', [text('Come by.')]);
-  const words = 'The reel holds two hundred metres of line, and a brake that a child can work with one hand. '.repeat(4);
-  const id = await makePage(own.url, 'Reels', [text(words), text('More below.')]);
-  const frame = await openDesk(page, own.url, id);
-  await frame.locator('p').first().click();
-  await page.keyboard.press('Control+Home');
-  await page.getByRole('button', { name: /^Library L/ }).click();
-  await page.getByRole('region', { name: 'Library' }).getByRole('button', { name: /Line reel/ }).click();
-  await page.getByRole('button', { name: /^Library L/ }).click();
-  const sheet = page.getByRole('complementary', { name: 'Sheet' });
-  await sheet.getByRole('group', { name: 'Side' }).getByRole('button', { name: 'right' }).click();
-  await sheet.getByRole('group', { name: 'Size' }).getByRole('button', { name: 'third' }).click();
-  await sheet.getByRole('switch', { name: 'text beside' }).check();
-  await sheet.getByRole('button', { name: /^Words/ }).click();
-  await sheet.getByLabel('Alt text').fill('A wooden reel with red line');
-  await sheet.getByRole('button', { name: /^Link/ }).click();
-  await sheet.getByLabel('A click leads to').selectOption('a page or an address');
-  const where = sheet.getByLabel('Where it leads');
-  const live = async () => {
-    await kept(page);
-    await publish(own.url);
-    return /<a href="([^"]+)"[^>]*>\s*<picture/.exec(await (await fetch(`${own.url}/live/reels/`)).text())?.[1]?.replaceAll('&#x2B;', '+');
-  };
-  for (const [typed, says, href] of [
-    ['kites.example/reels', 'Added https:// in front.', 'https://kites.example/reels'],
-    ['reels@kites.example', 'Read as a mail address', 'mailto:reels@kites.example'],
-    ['+44 1632 960 001', 'Read as a telephone number', 'tel:+441632960001'],
-    ['/visit', 'Read as a page of this site.', '../visit/'],
-  ] as const) {
-    await where.fill(typed);
+test(
+  'A first-time editor sets a picture beside text and links it: to a mended address, a mail, a telephone, a ' +
+    'page, a file, the large picture',
+  async ({ page, own }) => {
+    await takeIn(own.url, ['line-reel.jpg', 'care-of-lines.txt']);
+    await makePage(own.url, 'Home', [text('Welcome.')]);
+    await makePage(own.url, 'Visit', [text('Come by.')]);
+    const words = 'The reel holds two hundred metres of line, and a brake that a child can work with one hand. '.repeat(
+      4,
+    );
+    const id = await makePage(own.url, 'Reels', [text(words), text('More below.')]);
+    const frame = await openDesk(page, own.url, id);
+    await frame.locator('p').first().click();
+    await page.keyboard.press('Control+Home');
+    await page.getByRole('button', { name: /^Library L/ }).click();
+    await page
+      .getByRole('region', { name: 'Library' })
+      .getByRole('button', { name: /Line reel/ })
+      .click();
+    await page.getByRole('button', { name: /^Library L/ }).click();
+    const sheet = page.getByRole('complementary', { name: 'Sheet' });
+    await sheet.getByRole('group', { name: 'Side' }).getByRole('button', { name: 'right' }).click();
+    await sheet.getByRole('group', { name: 'Size' }).getByRole('button', { name: 'third' }).click();
+    await sheet.getByRole('switch', { name: 'text beside' }).check();
+    await sheet.getByRole('button', { name: /^Words/ }).click();
+    await sheet.getByLabel('Alt text').fill('A wooden reel with red line');
+    await sheet.getByRole('button', { name: /^Link/ }).click();
+    await sheet.getByLabel('A click leads to').selectOption('a page or an address');
+    const where = sheet.getByLabel('Where it leads');
+    const live = async () => {
+      await kept(page);
+      await publish(own.url);
+      return /<a href="([^"]+)"[^>]*>\s*<picture/
+        .exec(await (await fetch(`${own.url}/live/reels/`)).text())?.[1]
+        ?.replaceAll('&#x2B;', '+');
+    };
+    for (const [typed, says, href] of [
+      ['kites.example/reels', 'Added https:// in front.', 'https://kites.example/reels'],
+      ['reels@kites.example', 'Read as a mail address', 'mailto:reels@kites.example'],
+      ['+44 1632 960 001', 'Read as a telephone number', 'tel:+441632960001'],
+      ['/visit', 'Read as a page of this site.', '../visit/'],
+    ] as const) {
+      await where.fill(typed);
+      await where.press('Enter');
+      await expect(sheet.getByText(says)).toBeVisible();
+      expect(await live()).toBe(href);
+    }
+    // What leads nowhere is said at once, and what was there stays.
+    await where.fill('javascript:alert(1)');
     await where.press('Enter');
-    await expect(sheet.getByText(says)).toBeVisible();
-    expect(await live()).toBe(href);
-  }
-  // What leads nowhere is said at once, and what was there stays.
-  await where.fill('javascript:alert(1)');
-  await where.press('Enter');
-  await expect(sheet.getByRole('alert').filter({ hasText: 'cannot be used as a link' })).toBeVisible();
-  expect(await live()).toBe('../visit/');
-  await sheet.getByLabel('or a file of the library').selectOption({ index: 1 });
-  await expect(where).toHaveValue('/files/care-of-lines.txt');
-  expect(await live()).toBe('../files/care-of-lines.txt');
-  await sheet.getByLabel('A click leads to').selectOption('the larger view');
-  expect(await live()).toMatch(/^\.\.\/media\/.+\.jpg$/);
-  const html = await (await fetch(`${own.url}/live/reels/`)).text();
-  expect(html).toContain('alt="A wooden reel with red line"');
-  expect(html).toMatch(/class="fig fig-third fig-right beside-tablet beside-desktop"/);
-});
+    await expect(sheet.getByRole('alert').filter({ hasText: 'cannot be used as a link' })).toBeVisible();
+    expect(await live()).toBe('../visit/');
+    await sheet.getByLabel('or a file of the library').selectOption({ index: 1 });
+    await expect(where).toHaveValue('/files/care-of-lines.txt');
+    expect(await live()).toBe('../files/care-of-lines.txt');
+    await sheet.getByLabel('A click leads to').selectOption('the larger view');
+    expect(await live()).toMatch(/^\.\.\/media\/.+\.jpg$/);
+    const html = await (await fetch(`${own.url}/live/reels/`)).text();
+    expect(html).toContain('alt="A wooden reel with red line"');
+    expect(html).toMatch(/class="fig fig-third fig-right beside-tablet beside-desktop"/);
+  },
+);
 
-test('A picture that is pointed at is shown where it would go, on the page and on the phone, and is in no draft until it is clicked', async ({ page, own }) => {
-  await takeIn(own.url, ['line-reel.jpg', 'museum-door.jpg']);
-  const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
-  const frame = await openDesk(page, own.url, id);
-  const phone = page.frameLocator('iframe[title="The page on a phone"]');
-  await frame.getByText('Above.').click();
-  await page.getByRole('button', { name: /^Library L/ }).click();
-  const drawer = page.getByRole('region', { name: 'Library' });
-  const door = drawer.getByRole('button', { name: /^Museum door/i });
-  await door.hover();
-  for (const shown of [frame, phone]) await expect(shown.locator('#content p:has-text("Above.") + figure img')).toBeVisible();
-  await expect(drawer).toContainText(/As it would stand there: phone \w+, tablet \w+, desktop \w+\. A click keeps it\./);
-  expect((await draftOf(own.url, id)).document.content.map((piece) => piece.type)).toEqual(['paragraph', 'paragraph']);
-  // By keys: the next one is tried as it gets the focus; Escape leaves all as it was.
-  await door.focus();
-  await expect(frame.locator('#content figure')).toHaveCount(1);
-  await page.keyboard.press('Escape');
-  for (const shown of [frame, phone]) await expect(shown.locator('#content figure')).toHaveCount(0);
-  await page.getByRole('button', { name: /^Library L/ }).click();
-  await drawer.getByRole('button', { name: /^Line reel/i }).hover();
-  await expect(frame.locator('#content p:has-text("Above.") + figure img')).toBeVisible();
-  await drawer.getByRole('button', { name: /^Line reel/i }).click();
-  await expect.poll(async () => (await draftOf(own.url, id)).document.content.map((piece) => piece.type)).toEqual(['paragraph', 'figure', 'paragraph']);
-  await expect(frame.locator('#content figure')).toHaveCount(1);
-});
+test(
+  'A picture that is pointed at is shown where it would go, on the page and on the phone, and is in no draft ' +
+    'until it is clicked',
+  async ({ page, own }) => {
+    await takeIn(own.url, ['line-reel.jpg', 'museum-door.jpg']);
+    const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
+    const frame = await openDesk(page, own.url, id);
+    const phone = page.frameLocator('iframe[title="The page on a phone"]');
+    await frame.getByText('Above.').click();
+    await page.getByRole('button', { name: /^Library L/ }).click();
+    const drawer = page.getByRole('region', { name: 'Library' });
+    const door = drawer.getByRole('button', { name: /^Museum door/i });
+    await door.hover();
+    for (const shown of [frame, phone])
+      await expect(shown.locator('#content p:has-text("Above.") + figure img')).toBeVisible();
+    await expect(drawer).toContainText(
+      /As it would stand there: phone \w+, tablet \w+, desktop \w+\. A click keeps it\./,
+    );
+    expect((await draftOf(own.url, id)).document.content.map((piece) => piece.type)).toEqual([
+      'paragraph',
+      'paragraph',
+    ]);
+    // By keys: the next one is tried as it gets the focus; Escape leaves all as it was.
+    await door.focus();
+    await expect(frame.locator('#content figure')).toHaveCount(1);
+    await page.keyboard.press('Escape');
+    for (const shown of [frame, phone]) await expect(shown.locator('#content figure')).toHaveCount(0);
+    await page.getByRole('button', { name: /^Library L/ }).click();
+    await drawer.getByRole('button', { name: /^Line reel/i }).hover();
+    await expect(frame.locator('#content p:has-text("Above.") + figure img')).toBeVisible();
+    await drawer.getByRole('button', { name: /^Line reel/i }).click();
+    await expect
+      .poll(async () => (await draftOf(own.url, id)).document.content.map((piece) => piece.type))
+      .toEqual(['paragraph', 'figure', 'paragraph']);
+    await expect(frame.locator('#content figure')).toHaveCount(1);
+  },
+);
 
 test('Two hundred steps are undone and done again across the taking away of a picture @long', async ({ page, own }) => {
   const files = await takeIn(own.url, ['line-reel.jpg', 'museum-door.jpg']);
   const figure = (id: string, asset: string) => ({ type: 'figure', attrs: { id, asset, size: 'half' } });
-  const id = await makePage(own.url, 'Home', [figure('a', files[0]!.id!), text('Between.'), figure('b', files[1]!.id!)]);
+  const id = await makePage(own.url, 'Home', [
+    figure('a', files[0]!.id!),
+    text('Between.'),
+    figure('b', files[1]!.id!),
+  ]);
   const frame = await openDesk(page, own.url, id);
-  const sizes = async () => (await draftOf(own.url, id)).document.content.filter((piece) => piece.type === 'figure').map((piece) => (piece as { attrs?: { size: string } }).attrs!.size);
+  const sizes = async () =>
+    (await draftOf(own.url, id)).document.content
+      .filter((piece) => piece.type === 'figure')
+      .map((piece) => (piece as { attrs?: { size: string } }).attrs!.size);
   await frame.locator('[data-block=a]').click();
   // First one, then the other, so that no two steps are one; in the middle one is taken out and had back.
   const step = async (i: number) => {
@@ -568,9 +707,11 @@ test('Two hundred steps are undone and done again across the taking away of a pi
   while (await undo.isEnabled()) {
     await page.keyboard.press('Control+z');
     undone++;
-    if (await frame.locator('#content figure').count() === 2 && undone > 0) break;
+    if ((await frame.locator('#content figure').count()) === 2 && undone > 0) break;
   }
-  await expect.poll(() => frame.locator('#content figure').evaluateAll((all) => all.map((one) => one.className))).toEqual(middle);
+  await expect
+    .poll(() => frame.locator('#content figure').evaluateAll((all) => all.map((one) => one.className)))
+    .toEqual(middle);
   while (await undo.isEnabled()) {
     await page.keyboard.press('Control+z');
     undone++;

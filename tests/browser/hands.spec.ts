@@ -3,9 +3,13 @@ import { choose, demoFile, expect, makePage, makeSlides, openDesk, publish, take
 type Piece = { type: string; content?: { text?: string }[]; attrs?: Record<string, unknown> };
 const draft = async (url: string, id: string) =>
   ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { document: { content: Piece[] } }).document.content;
-const words = async (url: string, id: string) => (await draft(url, id)).map((piece) => piece.content?.map((run) => run.text).join('') ?? piece.type);
+const words = async (url: string, id: string) =>
+  (await draft(url, id)).map((piece) => piece.content?.map((run) => run.text).join('') ?? piece.type);
 
-test('From the plus between two pieces a picture, and then several as a gallery, come from this computer to that very place', async ({ page, own }) => {
+test('From the plus between two pieces a picture, and then several as a gallery, come from this computer to that very place', async ({
+  page,
+  own,
+}) => {
   const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
   const frame = await openDesk(page, own.url, id);
   const add = async (what: string, files: string[]) => {
@@ -35,9 +39,15 @@ test('A new page takes what is typed at once, and no letter of it acts as a key'
   await expect(page.getByLabel('Width of the page in px')).toHaveValue('1280');
 });
 
-test('A press on the empty paper below the last piece, or beside the words, puts the caret there', async ({ page, own }) => {
+test('A press on the empty paper below the last piece, or beside the words, puts the caret there', async ({
+  page,
+  own,
+}) => {
   const [reel] = await takeIn(own.url, ['line-reel.jpg']);
-  const id = await makePage(own.url, 'Home', [text('First line.'), { type: 'figure', attrs: { asset: reel!.id, size: 'third' } }]);
+  const id = await makePage(own.url, 'Home', [
+    text('First line.'),
+    { type: 'figure', attrs: { asset: reel!.id, size: 'third' } },
+  ]);
   const frame = await openDesk(page, own.url, id);
   const paper = (await page.locator('iframe[title^="The page at"]').boundingBox())!;
   await page.mouse.click(paper.x + paper.width / 2, paper.y + paper.height - 20);
@@ -60,10 +70,18 @@ test('A dialog begins in its first field, and one without fields on what it is f
   await expect(page.getByRole('dialog').getByRole('textbox').first()).toBeFocused();
 });
 
-test('Delete with a picture of a running order chosen takes that picture out, and the arrangement stays on the page', async ({ page, own }) => {
-  const pictures = (await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg'])).map((file) => file.id!);
+test('Delete with a picture of a running order chosen takes that picture out, and the arrangement stays on the page', async ({
+  page,
+  own,
+}) => {
+  const pictures = (await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg'])).map(
+    (file) => file.id!,
+  );
   const set = await makeSlides(own.url, pictures, 'slider', {});
-  const id = await makePage(own.url, 'Home', [text('Here.'), { type: 'arrangement', attrs: { arrangement: set.id, reach: 'column' } }]);
+  const id = await makePage(own.url, 'Home', [
+    text('Here.'),
+    { type: 'arrangement', attrs: { arrangement: set.id, reach: 'column' } },
+  ]);
   const frame = await openDesk(page, own.url, id);
   await frame.locator('[data-block].set, .set').first().click();
   const order = page.getByRole('list', { name: 'Running order' });
@@ -87,12 +105,25 @@ test('An arrangement that is taken away by one press is back by another, as it w
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('link', { name: /Kites of the week/ }).click();
   await expect(page.getByRole('list', { name: 'Running order' }).locator('[data-picture]')).toHaveCount(2);
-  expect(((await (await fetch(`${own.url}/api/arrangements/${set.id}`)).json()) as { values: { slider: { stayMs: number } } }).values.slider.stayMs).toBe(7000);
+  expect(
+    (
+      (await (await fetch(`${own.url}/api/arrangements/${set.id}`)).json()) as {
+        values: { slider: { stayMs: number } };
+      }
+    ).values.slider.stayMs,
+  ).toBe(7000);
 });
 
-test('Publish opens its sheet whenever it is pressed, also while what is to be published is being asked for', async ({ page, own }) => {
+test('Publish opens its sheet whenever it is pressed, also while what is to be published is being asked for', async ({
+  page,
+  own,
+}) => {
   const [reel] = await takeIn(own.url, ['line-reel.jpg']);
-  const id = await makePage(own.url, 'Home', [text('Here.'), { type: 'figure', attrs: { asset: reel!.id, alt: null } }, { type: 'figure', attrs: { asset: reel!.id, alt: null } }]);
+  const id = await makePage(own.url, 'Home', [
+    text('Here.'),
+    { type: 'figure', attrs: { asset: reel!.id, alt: null } },
+    { type: 'figure', attrs: { asset: reel!.id, alt: null } },
+  ]);
   await publish(own.url);
   await page.goto(own.url);
   const button = page.getByRole('button', { name: 'Publish', exact: true });
@@ -106,8 +137,22 @@ test('Publish opens its sheet whenever it is pressed, also while what is to be p
   for (let i = 0; i < 16; i++) {
     waitMs = (i % 4) * 60;
     const version = ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { version: number }).version;
-    const body = JSON.stringify({ title: 'Home', document: { type: 'doc', content: [text(`Here ${i}.`), { type: 'figure', attrs: { asset: reel!.id } }, { type: 'figure', attrs: { asset: reel!.id } }] } });
-    const put = await fetch(`${own.url}/api/pages/${id}/draft`, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` }, body });
+    const body = JSON.stringify({
+      title: 'Home',
+      document: {
+        type: 'doc',
+        content: [
+          text(`Here ${i}.`),
+          { type: 'figure', attrs: { asset: reel!.id } },
+          { type: 'figure', attrs: { asset: reel!.id } },
+        ],
+      },
+    });
+    const put = await fetch(`${own.url}/api/pages/${id}/draft`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
+      body,
+    });
     expect(put.ok).toBe(true);
     // The event comes, the answer is on its way, and at some moment between the button is pressed.
     await page.waitForTimeout(380 + i * 12);

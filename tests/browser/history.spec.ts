@@ -10,7 +10,10 @@ async function keep(url: string, id: string, by: string, title: string, words: s
   expect(put.ok).toBe(true);
 }
 
-test('How a page stood is seen beside how it stands now, with who and when, and is had back; nothing is lost by it', async ({ page, own }) => {
+test('How a page stood is seen beside how it stands now, with who and when, and is had back; nothing is lost by it', async ({
+  page,
+  own,
+}) => {
   const id = await makePage(own.url, 'Days', [text('First words.')]);
   await keep(own.url, id, 'Ana', 'Days', 'Words of Ana.');
   await keep(own.url, id, 'Ben', 'Flying days', 'Words of Ben.');
@@ -21,7 +24,9 @@ test('How a page stood is seen beside how it stands now, with who and when, and 
   await expect(states.getByRole('button').first()).toContainText('Ben');
   await states.getByRole('button', { name: /Ana/ }).click();
   await expect(page.frameLocator('iframe[title="Days as it stood then"]').getByText('Words of Ana.')).toBeVisible();
-  await expect(page.frameLocator('iframe[title="Flying days as it stands now"]').getByText('Words of Ben.')).toBeVisible();
+  await expect(
+    page.frameLocator('iframe[title="Flying days as it stands now"]').getByText('Words of Ben.'),
+  ).toBeVisible();
   await passesAxe(page, 'history');
   await page.getByRole('button', { name: 'Have it back like this' }).click();
   const frame = page.frameLocator('iframe[title^="The page at"]');
@@ -32,7 +37,10 @@ test('How a page stood is seen beside how it stands now, with who and when, and 
   expect(all.map((state) => state.title)).toEqual(['Days', 'Flying days', 'Days', 'Days', 'Days']);
 });
 
-test('By keys alone a state is chosen, looked at on a desktop and had back; a picture that was taken out is there again', async ({ page, own }) => {
+test('By keys alone a state is chosen, looked at on a desktop and had back; a picture that was taken out is there again', async ({
+  page,
+  own,
+}) => {
   const [door] = (await takeIn(own.url, ['museum-door.jpg'])).map((file) => file.id!);
   const id = await makePage(own.url, 'Doors', [{ type: 'figure', attrs: { id: 'pic', asset: door, size: 'column' } }]);
   await keep(own.url, id, 'Ben', 'Doors', 'No door any more.');
@@ -43,7 +51,14 @@ test('By keys alone a state is chosen, looked at on a desktop and had back; a pi
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'desktop', exact: true }).focus();
   await page.keyboard.press('Enter');
-  await expect.poll(() => page.frameLocator('iframe[title$="as it stood then"]').locator('figure img').evaluate((image) => image.getBoundingClientRect().width)).toBe(720);
+  await expect
+    .poll(() =>
+      page
+        .frameLocator('iframe[title$="as it stood then"]')
+        .locator('figure img')
+        .evaluate((image) => image.getBoundingClientRect().width),
+    )
+    .toBe(720);
   await page.getByRole('button', { name: 'Have it back like this' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.frameLocator('iframe[title^="The page at"]').locator('figure img')).toBeVisible();
@@ -53,13 +68,28 @@ test('By keys alone a state is chosen, looked at on a desktop and had back; a pi
   await expect(page).toHaveURL(`${own.url}/pages/${id}`);
 });
 
-test('How an arrangement stood is seen beside how it stands now, and is had back on every page that shows it', async ({ page, own }) => {
+test('How an arrangement stood is seen beside how it stands now, and is had back on every page that shows it', async ({
+  page,
+  own,
+}) => {
   const pictures = (await takeIn(own.url, ['museum-door.jpg', 'bridle-ring.jpg'])).map((file) => file.id!);
   const json = { 'Content-Type': 'application/json' };
   type Look = { id: string; version: number; values: { name: string; items: { id: string }[] } };
-  const made = (await (await fetch(`${own.url}/api/arrangements`, { method: 'POST', headers: json, body: JSON.stringify({ name: 'Kites', pictures }) })).json()) as Look;
-  const home = await makePage(own.url, 'Home', [{ type: 'arrangement', attrs: { id: 'set', arrangement: made.id, reach: 'wide' } }]);
-  const put = await fetch(`${own.url}/api/arrangements/${made.id}`, { method: 'PUT', headers: { ...json, 'If-Match': `"${made.version}"`, Cookie: 'person=Ben' }, body: JSON.stringify({ ...made.values, name: 'Only doors', items: made.values.items.slice(0, 1) }) });
+  const made = (await (
+    await fetch(`${own.url}/api/arrangements`, {
+      method: 'POST',
+      headers: json,
+      body: JSON.stringify({ name: 'Kites', pictures }),
+    })
+  ).json()) as Look;
+  const home = await makePage(own.url, 'Home', [
+    { type: 'arrangement', attrs: { id: 'set', arrangement: made.id, reach: 'wide' } },
+  ]);
+  const put = await fetch(`${own.url}/api/arrangements/${made.id}`, {
+    method: 'PUT',
+    headers: { ...json, 'If-Match': `"${made.version}"`, Cookie: 'person=Ben' },
+    body: JSON.stringify({ ...made.values, name: 'Only doors', items: made.values.items.slice(0, 1) }),
+  });
   expect(put.ok).toBe(true);
   await page.goto(`${own.url}/arrangements/${made.id}`);
   await page.getByRole('button', { name: 'History' }).click();

@@ -1,7 +1,7 @@
 import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { choose, demoFile, dropFiles, expect, passesAxe, takeIn, test } from './dekoro';
+import { choose, demoFile, dropFiles, expect, passesAxe, pasteCopied, takeIn, test } from './dekoro';
 import { serve } from './server';
 
 const archive = '/standins/archive/collection.json';
@@ -32,14 +32,11 @@ test('A mail with two pictures becomes a post with both in place and named', asy
   const frame = page.frameLocator('iframe[title^="The page at"]');
   await expect(frame.locator('.ProseMirror > :not(h1)')).toHaveCount(6);
   await expect(frame.locator('figure img')).toHaveCount(2);
-  expect(await frame.locator('.ProseMirror > :not(h1)').evaluateAll((all) => all.map((one) => one.querySelector('img')?.getAttribute('alt') ?? one.tagName))).toEqual([
-    'P',
-    'Seven paper lanterns over a violet sea at dusk',
-    'H2',
-    'P',
-    'Four lanterns under a full moon',
-    'P',
-  ]);
+  expect(
+    await frame
+      .locator('.ProseMirror > :not(h1)')
+      .evaluateAll((all) => all.map((one) => one.querySelector('img')?.getAttribute('alt') ?? one.tagName)),
+  ).toEqual(['P', 'Seven paper lanterns over a violet sea at dusk', 'H2', 'P', 'Four lanterns under a full moon', 'P']);
   await expect(frame.locator('.ProseMirror a')).toHaveAttribute('title', /^mailto:lanterns@/);
   const files = (
     (await (await fetch(`${own.url}/api/files?query=folder:"Lantern nights"`)).json()) as {
@@ -50,7 +47,10 @@ test('A mail with two pictures becomes a post with both in place and named', asy
   expect(files[0]!.words.source).toBe('Mail from Idris Moult, 22 November 2026');
 });
 
-test('A mail dropped on the library goes into a page that stands, at the place chosen, without what was refused', async ({ page, own }) => {
+test('A mail dropped on the library goes into a page that stands, at the place chosen, without what was refused', async ({
+  page,
+  own,
+}) => {
   const made = await fetch(`${own.url}/api/pages`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
@@ -77,7 +77,9 @@ test('A mail dropped on the library goes into a page that stands, at the place c
   await expect(page.getByText('neither fetched nor taken')).toBeVisible();
   // What the mail only names is fetched when a person asks, and not before.
   await expect(page.getByRole('heading', { name: '1 picture', exact: true })).toBeVisible();
-  await expect(page.getByText('1 picture of this mail lies at localhost. Fetching it tells that server that the mail was read.')).toBeVisible();
+  await expect(
+    page.getByText('1 picture of this mail lies at localhost. Fetching it tells that server that the mail was read.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Fetch it' }).click();
   await page.getByRole('checkbox', { name: 'Take A sled kite from the archive' }).uncheck();
   await page.getByRole('combobox', { name: 'Goes to' }).selectOption({ label: 'News' });
@@ -96,15 +98,12 @@ test('A mail dropped on the library goes into a page that stands, at the place c
 test('Text pasted with pictures brings them home, and a proposal let go leaves nothing', async ({ page, own }) => {
   await page.goto(`${own.url}/library/in`);
   await expect(page.getByRole('button', { name: /^Year 4/ })).toBeVisible();
-  const paste = (html: string) =>
-    page.evaluate((html) => {
-      const data = new DataTransfer();
-      data.setData('text/html', html);
-      document.body.dispatchEvent(new ClipboardEvent('paste', { bubbles: true, cancelable: true, clipboardData: data }));
-    }, html);
-  await paste(
-    '<h1>Kites</h1><p>One <script>alert(1)</script>word</p><img src="http://localhost/standins/archive/image/8/full/max/0/default.jpg" alt="Old kite"><img src="http://127.0.0.1:1/x.png" alt="Inside">',
-  );
+  await pasteCopied(page, {
+    html:
+      '<h1>Kites</h1><p>One <script>alert(1)</script>word</p><img ' +
+      'src="http://localhost/standins/archive/image/8/full/max/0/default.jpg" alt="Old kite"><img ' +
+      'src="http://127.0.0.1:1/x.png" alt="Inside">',
+  });
   await expect(page.getByRole('heading', { name: '1 picture' })).toBeVisible();
   await expect(page.getByText("this machine's own network")).toBeVisible();
   await page.getByRole('button', { name: 'Let it go' }).click();
@@ -148,7 +147,10 @@ test('Ten files come from the archive with their credits, by keys alone', async 
 });
 
 for (const theme of ['paper', 'lamp']) {
-  test(`The ways in, a proposal and an archive pass axe, ${theme} theme${theme === 'lamp' ? ' @long' : ''}`, async ({ page, own }) => {
+  test(`The ways in, a proposal and an archive pass axe, ${theme} theme${theme === 'lamp' ? ' @long' : ''}`, async ({
+    page,
+    own,
+  }) => {
     await page.addInitScript((now) => localStorage.setItem('theme', now), theme);
     await page.goto(`${own.url}/library/in`);
     await expect(page.getByRole('button', { name: /^Year 4/ })).toBeVisible();
@@ -166,40 +168,56 @@ for (const theme of ['paper', 'lamp']) {
   });
 }
 
-test('The library goes out as a table, is worked on elsewhere, and comes back with what changes shown first; a bundle comes with its words', async ({ page, own }) => {
-  await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
-  await page.goto(`${own.url}/library/in`);
-  const table = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Table out (CSV)' }).click();
-  const text = readFileSync(await (await table).path(), 'utf8');
-  expect(text).toContain('file,id,title,alt text');
-  await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), { name: 'words.csv', mimeType: 'text/csv', buffer: Buffer.from(text.replace('Two lanterns', 'A pair of lanterns')) });
-  const dialog = page.getByRole('dialog', { name: 'words.csv' });
-  await expect(dialog.getByText('1 change to 1 picture:')).toBeVisible();
-  await expect(dialog.getByRole('row').nth(1)).toContainText('A pair of lanterns');
-  await passesAxe(page, 'a table read');
-  await dialog.getByRole('button', { name: 'Change 1' }).click();
-  await expect(dialog.getByText('1 word of 1 picture changed.')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), { name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') });
-  await expect(page.getByRole('alert')).toContainText('head a column “file”');
+test(
+  'The library goes out as a table, is worked on elsewhere, and comes back with what changes shown first; a ' +
+    'bundle comes with its words',
+  async ({ page, own }) => {
+    await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
+    await page.goto(`${own.url}/library/in`);
+    const table = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Table out (CSV)' }).click();
+    const text = readFileSync(await (await table).path(), 'utf8');
+    expect(text).toContain('file,id,title,alt text');
+    await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), {
+      name: 'words.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(text.replace('Two lanterns', 'A pair of lanterns')),
+    });
+    const dialog = page.getByRole('dialog', { name: 'words.csv' });
+    await expect(dialog.getByText('1 change to 1 picture:')).toBeVisible();
+    await expect(dialog.getByRole('row').nth(1)).toContainText('A pair of lanterns');
+    await passesAxe(page, 'a table read');
+    await dialog.getByRole('button', { name: 'Change 1' }).click();
+    await expect(dialog.getByText('1 word of 1 picture changed.')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), {
+      name: 'wrong.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('a,b\n1,2'),
+    });
+    await expect(page.getByRole('alert')).toContainText('head a column “file”');
 
-  const bundle = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'All files out (.zip)' }).click();
-  const zip = await (await bundle).path();
-  const other = await serve();
-  try {
-    await page.goto(`${other.url}/library/in`);
-    await choose(page, page.getByRole('button', { name: 'Choose a file' }), { name: 'library.zip', mimeType: 'application/zip', buffer: readFileSync(zip) });
-    await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
-    await expect(page.getByLabel('Title of A pair of lanterns')).toHaveValue('A pair of lanterns');
-    await page.getByRole('button', { name: 'Take in 2 pictures' }).click();
-    await page.waitForURL(`${other.url}/library`);
-    await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
-  } finally {
-    await other.stop();
-  }
-});
+    const bundle = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'All files out (.zip)' }).click();
+    const zip = await (await bundle).path();
+    const other = await serve();
+    try {
+      await page.goto(`${other.url}/library/in`);
+      await choose(page, page.getByRole('button', { name: 'Choose a file' }), {
+        name: 'library.zip',
+        mimeType: 'application/zip',
+        buffer: readFileSync(zip),
+      });
+      await expect(page.getByRole('heading', { name: '2 pictures' })).toBeVisible();
+      await expect(page.getByLabel('Title of A pair of lanterns')).toHaveValue('A pair of lanterns');
+      await page.getByRole('button', { name: 'Take in 2 pictures' }).click();
+      await page.waitForURL(`${other.url}/library`);
+      await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
+    } finally {
+      await other.stop();
+    }
+  },
+);
 
 test('A folder with a table and a sidecar in it comes with its words, looked at first', async ({ page, own }) => {
   const folder = mkdtempSync(join(tmpdir(), 'dekoro-folder-'));
@@ -207,10 +225,16 @@ test('A folder with a table and a sidecar in it comes with its words, looked at 
   mkdirSync(join(within, 'Hall'), { recursive: true });
   copyFileSync(demoFile('line-reel.jpg'), join(within, 'line-reel.jpg'));
   copyFileSync(demoFile('two-lanterns.jpg'), join(within, 'Hall/two-lanterns.jpg'));
-  writeFileSync(join(within, 'words.csv'), 'file;alt text;credit\nline-reel.jpg;A wooden reel on a bench;Hana Okafor\ngone.jpg;Nothing;Nobody\n');
+  writeFileSync(
+    join(within, 'words.csv'),
+    'file;alt text;credit\nline-reel.jpg;A wooden reel on a bench;Hana Okafor\ngone.jpg;Nothing;Nobody\n',
+  );
   writeFileSync(
     join(within, 'Hall/two-lanterns.xmp'),
-    '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#"><rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"><dc:title><rdf:Alt><rdf:li xml:lang="x-default">Two lanterns, lit</rdf:li></rdf:Alt></dc:title><dc:subject><rdf:Bag><rdf:li>lantern</rdf:li><rdf:li>evening</rdf:li></rdf:Bag></dc:subject></rdf:Description></rdf:RDF></x:xmpmeta>',
+    '<x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">' +
+      '<rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"><dc:title><rdf:Alt><rdf:li ' +
+      'xml:lang="x-default">Two lanterns, lit</rdf:li></rdf:Alt></dc:title><dc:subject><rdf:Bag><rdf:li>' +
+      'lantern</rdf:li><rdf:li>evening</rdf:li></rdf:Bag></dc:subject></rdf:Description></rdf:RDF></x:xmpmeta>',
   );
   await page.goto(`${own.url}/library`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -219,13 +243,30 @@ test('A folder with a table and a sidecar in it comes with its words, looked at 
   await expect(page.getByText('The table names it, but the bundle does not hold it.')).toBeVisible();
   await page.getByRole('button', { name: /^Take in 2 pictures/ }).click();
   await expect
-    .poll(async () => ((await (await fetch(`${own.url}/api/files`)).json()) as { items: { fileName: string; words: Record<string, string> }[] }).items.map(({ fileName, words }) => `${fileName}: ${words.title}, ${words.alt}, ${words.credit}, ${words.folder}, ${words.keywords}`).sort())
+    .poll(async () =>
+      (
+        (await (await fetch(`${own.url}/api/files`)).json()) as {
+          items: { fileName: string; words: Record<string, string> }[];
+        }
+      ).items
+        .map(
+          ({ fileName, words }) =>
+            `${fileName}: ${words.title}, ${words.alt}, ${words.credit}, ${words.folder}, ${words.keywords}`,
+        )
+        .sort(),
+    )
     // Neither says who drew the lanterns: that stands inside the file.
-    .toEqual(['line-reel.jpg: Line reel, A wooden reel on a bench, Hana Okafor, , ', 'two-lanterns.jpg: Two lanterns, lit, , Idris Moult, Hall, lantern, evening']);
+    .toEqual([
+      'line-reel.jpg: Line reel, A wooden reel on a bench, Hana Okafor, , ',
+      'two-lanterns.jpg: Two lanterns, lit, , Idris Moult, Hall, lantern, evening',
+    ]);
   rmSync(folder, { recursive: true });
 });
 
-test('The archive is read as a list too, searched in it, and what is chosen there stays chosen among the pictures', async ({ page, own }) => {
+test('The archive is read as a list too, searched in it, and what is chosen there stays chosen among the pictures', async ({
+  page,
+  own,
+}) => {
   await page.goto(`${own.url}/library/archive?address=/standins/archive/collection.json`);
   await page.getByRole('button', { name: 'a list', exact: true }).click();
   await page.getByRole('searchbox').fill('maker:renn');
@@ -236,6 +277,8 @@ test('The archive is read as a list too, searched in it, and what is chosen ther
   await lines.nth(1).getByRole('checkbox').check();
   await expect(page.getByText('1 picture chosen.')).toBeVisible();
   await page.getByRole('button', { name: 'pictures', exact: true }).click();
-  await expect(page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button', { pressed: true })).toHaveCount(1);
+  await expect(
+    page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button', { pressed: true }),
+  ).toHaveCount(1);
   await passesAxe(page, 'the archive');
 });

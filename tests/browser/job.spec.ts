@@ -1,9 +1,18 @@
 import { dropFiles, expect, test } from './dekoro';
 
-test('An editor takes files from a disk to a published page with both pictures at the right place', async ({ page, own, context }) => {
+test('An editor takes files from a disk to a published page with both pictures at the right place', async ({
+  page,
+  own,
+  context,
+}) => {
   await page.goto(`${own.url}/library`);
   await expect(page.getByText('The library is empty.')).toBeVisible();
-  await dropFiles(page, page.getByRole('region', { name: 'Library' }), ['windle-sands-june-morning.jpg', 'line-reel.jpg', 'IMG_2291.jpg', 'bridle-knots.avif']);
+  await dropFiles(page, page.getByRole('region', { name: 'Library' }), [
+    'windle-sands-june-morning.jpg',
+    'line-reel.jpg',
+    'IMG_2291.jpg',
+    'bridle-knots.avif',
+  ]);
   await expect(page.getByText('All files are through')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole('listitem').filter({ hasText: '×' })).toHaveCount(4);
 
@@ -21,9 +30,15 @@ test('An editor takes files from a disk to a published page with both pictures a
   await page.getByRole('button', { name: 'Make it' }).click();
   const desk = page.frameLocator('iframe[title^="The page at"]');
   await desk.locator('.ProseMirror p').click();
-  await page.keyboard.type('On the first Sunday of the month the sands belong to kites. Bring one, or borrow one from the hut by the pier.');
+  await page.keyboard.type(
+    'On the first Sunday of the month the sands belong to kites. Bring one, or borrow one from the hut by the pier.',
+  );
   await page.keyboard.press('Enter');
-  await page.keyboard.type('The wardens are there from ten; the wind is usually there before them. Children fly with a grown-up at the other end of the line. '.repeat(4).trim());
+  await page.keyboard.type(
+    'The wardens are there from ten; the wind is usually there before them. Children fly with a grown-up at the other end of the line. '
+      .repeat(4)
+      .trim(),
+  );
 
   // Places two: one from the drawer by a click, one dragged to where it goes.
   await page.getByRole('button', { name: /^Library L/ }).click();
@@ -106,10 +121,15 @@ test('An editor takes files from a disk to a published page with both pictures a
   await dialog.getByRole('button', { name: 'Publish now' }).click();
   await expect(dialog.getByText('1 page is on the public site')).toBeVisible({ timeout: 90_000 });
 
-  const [visit] = await Promise.all([context.waitForEvent('page'), dialog.getByRole('link', { name: 'Open the public site' }).click()]);
+  const [visit] = await Promise.all([
+    context.waitForEvent('page'),
+    dialog.getByRole('link', { name: 'Open the public site' }).click(),
+  ]);
   await visit.setViewportSize({ width: 1280, height: 800 });
   await visit.waitForLoadState('networkidle');
-  const boxes = await visit.locator('figure img').evaluateAll((images) => images.map((image) => image.getBoundingClientRect().toJSON()));
+  const boxes = await visit
+    .locator('figure img')
+    .evaluateAll((images) => images.map((image) => image.getBoundingClientRect().toJSON()));
   expect(boxes[0]).toMatchObject({ x: 0, width: 1280, height: expect.closeTo(720, 0) });
   expect(boxes[1]).toMatchObject({ x: expect.closeTo(776, 0), width: expect.closeTo(224, 0) });
   const beside = await visit.locator('p').nth(1).boundingBox();

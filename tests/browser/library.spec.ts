@@ -1,8 +1,30 @@
-import { choose, demoFile, expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import {
+  choose,
+  demoFile,
+  expect,
+  makePage,
+  openDesk,
+  passesAxe,
+  pasteCopied,
+  publish,
+  takeIn,
+  test,
+  text,
+} from './dekoro';
 
-const names = ['line-reel.jpg', 'two-lanterns.jpg', 'box-kite.jpg', 'bridle-ring.jpg', 'diamond-kite.jpg', 'skerry-light.jpg'];
+const names = [
+  'line-reel.jpg',
+  'two-lanterns.jpg',
+  'box-kite.jpg',
+  'bridle-ring.jpg',
+  'diamond-kite.jpg',
+  'skerry-light.jpg',
+];
 
-test('Pictures are chosen one by one, in a range and in a box, changed together and taken away, and come back', async ({ page, own }) => {
+test('Pictures are chosen one by one, in a range and in a box, changed together and taken away, and come back', async ({
+  page,
+  own,
+}) => {
   const files = await takeIn(own.url, names);
   await makePage(own.url, 'Hall', [{ type: 'figure', attrs: { asset: files[0]!.id, size: 'column' } }]);
   await page.goto(`${own.url}/library`);
@@ -15,7 +37,11 @@ test('Pictures are chosen one by one, in a range and in a box, changed together 
   await picture(/Bridle ring/).click({ modifiers: ['Control'] });
   await expect(line.getByText('3 pictures chosen.')).toBeVisible();
   // The order of choosing is written on them.
-  expect(await page.locator('[data-picture][aria-pressed=true] .dk-tabular.absolute').allTextContents()).toEqual(['1', '2', '3']);
+  expect(await page.locator('[data-picture][aria-pressed=true] .dk-tabular.absolute').allTextContents()).toEqual([
+    '1',
+    '2',
+    '3',
+  ]);
   await passesAxe(page, 'library with pictures chosen');
 
   await line.getByRole('button', { name: 'Change words' }).click();
@@ -74,13 +100,17 @@ test('Two pictures that look the same are pointed out and made one, with the pla
   const sheet = page.getByRole('complementary', { name: 'Picture' });
   await sheet.getByRole('button', { name: 'keep this one for both' }).click();
   await expect(page.getByRole('button', { name: /^twin 0/ })).toBeVisible();
-  const draft = (await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { document: { content: { attrs: { asset: string } }[] } };
+  const draft = (await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as {
+    document: { content: { attrs: { asset: string } }[] };
+  };
   expect(draft.document.content[0]!.attrs.asset).toBe(first!.id);
 });
 
 test('A soft picture is noticed where it stands, its cause is named, and it is replaced', async ({ page, own }) => {
   const [soft] = await takeIn(own.url, ['storm-kite-shaken.jpg', 'box-kite.jpg']);
-  const id = await makePage(own.url, 'Storm', [{ type: 'figure', attrs: { asset: soft!.id, size: 'wide', shape: '16:9' } }]);
+  const id = await makePage(own.url, 'Storm', [
+    { type: 'figure', attrs: { asset: soft!.id, size: 'wide', shape: '16:9' } },
+  ]);
   await page.goto(`${own.url}/library`);
   await page.getByRole('button', { name: /^soft 1/ }).click();
   await page.locator(`[data-picture="${soft!.id}"]`).click();
@@ -93,18 +123,28 @@ test('A soft picture is noticed where it stands, its cause is named, and it is r
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: /^Box kite/ }).click();
   await dialog.getByRole('button', { name: 'Swap in 1 place' }).click();
-  const draft = async () => ((await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as { document: { content: { attrs: { asset: string } }[] } }).document.content[0]!.attrs.asset;
+  const draft = async () =>
+    (
+      (await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as {
+        document: { content: { attrs: { asset: string } }[] };
+      }
+    ).document.content[0]!.attrs.asset;
   await expect.poll(draft).not.toBe(soft!.id);
 });
 
-test('In the list, cells copied from a spreadsheet are laid over the words, looked at, kept at once and taken back', async ({ page, own }) => {
+test('In the list, cells copied from a spreadsheet are laid over the words, looked at, kept at once and taken back', async ({
+  page,
+  own,
+}) => {
   await takeIn(own.url, ['box-kite.jpg', 'line-reel.jpg', 'two-lanterns.jpg']);
   await page.goto(`${own.url}/library`);
   await page.getByRole('button', { name: 'List', exact: true }).click();
   const table = page.getByRole('table', { name: 'Pictures' });
   const cell = (column: string, file: string) => table.getByRole('textbox', { name: `${column} of ${file}` });
   await expect(table.getByRole('textbox', { name: /^Title of/ })).toHaveCount(3);
-  const files = await table.getByRole('textbox', { name: /^Title of/ }).evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.slice('Title of '.length)));
+  const files = await table
+    .getByRole('textbox', { name: /^Title of/ })
+    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!.slice('Title of '.length)));
   expect(files).toHaveLength(3);
 
   // One cell typed in is kept when it is left.
@@ -115,15 +155,20 @@ test('In the list, cells copied from a spreadsheet are laid over the words, look
   // Two rows of three cells, one with a line break inside, from the second picture's title on.
   const was = await cell('Title', files[1]!).inputValue();
   await cell('Title', files[1]!).focus();
-  await page.evaluate(() => {
-    const data = new DataTransfer();
-    data.setData('text/plain', 'First of two\tA kite on a table\tA caption, with a comma\r\nSecond of two\t"An alt text ""in quotes"""\tLast\r\n');
-    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  await pasteCopied(page, {
+    plain:
+      'First of two\tA kite on a table\tA caption, with a comma\r\n' +
+      'Second of two\t"An alt text ""in quotes"""\tLast\r\n',
   });
   await expect(page.getByText('6 cells of 2 pictures would change.')).toBeVisible();
   await expect(cell('Alt text', files[2]!)).toHaveValue('An alt text "in quotes"');
   const titleInLibrary = async (file: string) =>
-    ((await (await page.request.get(`${own.url}/api/files`)).json()).items as { fileName: string; words: { title: string } }[]).find((one) => one.fileName === file)!.words.title;
+    (
+      (await (await page.request.get(`${own.url}/api/files`)).json()).items as {
+        fileName: string;
+        words: { title: string };
+      }[]
+    ).find((one) => one.fileName === file)!.words.title;
   expect(await titleInLibrary(files[1]!)).toBe(was);
   await page.getByRole('button', { name: 'Keep 6 changes' }).click();
   await expect(page.getByText('Words of 2 pictures changed.')).toBeVisible();
@@ -134,19 +179,29 @@ test('In the list, cells copied from a spreadsheet are laid over the words, look
   await passesAxe(page, 'the library');
 });
 
-test('A search is kept under a name, found again, and filters by colour and person are a click away', async ({ page, own }) => {
+test('A search is kept under a name, found again, and filters by colour and person are a click away', async ({
+  page,
+  own,
+}) => {
   await page.goto(`${own.url}/library`);
   await page.getByRole('button', { name: 'Your name' }).click();
   await page.getByLabel('Your name', { exact: true }).fill('Joan Petrie');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await choose(page, page.getByRole('menuitem', { name: 'Pictures and files' }), ['two-lanterns.jpg', 'dune-grass-and-sky.jpg'].map(demoFile));
+  await choose(
+    page,
+    page.getByRole('menuitem', { name: 'Pictures and files' }),
+    ['two-lanterns.jpg', 'dune-grass-and-sky.jpg'].map(demoFile),
+  );
   await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('group', { name: 'Added by' }).getByRole('button', { name: 'Joan Petrie 2' }).click();
   const search = page.getByRole('searchbox', { name: 'Search the library' });
   await expect(search).toHaveValue('by:"Joan Petrie"');
-  await page.getByRole('group', { name: 'Colour' }).getByRole('button', { name: /^violet/ }).click();
+  await page
+    .getByRole('group', { name: 'Colour' })
+    .getByRole('button', { name: /^violet/ })
+    .click();
   await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
   await page.getByRole('textbox', { name: 'Name for this search' }).fill('Violet ones');
   await page.getByRole('button', { name: 'Keep this search' }).click();
@@ -161,7 +216,11 @@ test('A search is kept under a name, found again, and filters by colour and pers
 
 test('A document and a sound come in, are looked into, and a page links to one of them', async ({ page, own }) => {
   await page.goto(`${own.url}/library/files`);
-  await choose(page, page.getByRole('button', { name: 'Add files' }), ['flying-days-programme.pdf', 'wind-in-the-lines.wav', 'care-of-lines.txt'].map(demoFile));
+  await choose(
+    page,
+    page.getByRole('button', { name: 'Add files' }),
+    ['flying-days-programme.pdf', 'wind-in-the-lines.wav', 'care-of-lines.txt'].map(demoFile),
+  );
   await expect(page.getByText('3 files', { exact: true })).toBeVisible();
   await passesAxe(page, 'other files');
   await page.getByRole('link', { name: /Wind in the lines/ }).click();
@@ -198,14 +257,25 @@ test('A document and a sound come in, are looked into, and a page links to one o
   await expect(page.getByText(/, kept \d/)).toBeVisible();
   await publish(own.url);
   await page.goto(`${own.url}/live/`);
-  await expect(page.getByRole('link', { name: 'See the programme' })).toHaveAttribute('href', /files\/flying-days-programme\.pdf$/);
+  await expect(page.getByRole('link', { name: 'See the programme' })).toHaveAttribute(
+    'href',
+    /files\/flying-days-programme\.pdf$/,
+  );
 });
 
-test('The ways a library grows are in one list, and patterns are taken from the shelf by keys alone', async ({ page, own }) => {
+test('The ways a library grows are in one list, and patterns are taken from the shelf by keys alone', async ({
+  page,
+  own,
+}) => {
   await page.goto(`${own.url}/library`);
   await page.getByRole('button', { name: 'Add', exact: true }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('menuitem')).toHaveText(['Pictures and files', 'A folder', 'From elsewhere', 'The shelf of patterns']);
+  await expect(page.getByRole('menuitem')).toHaveText([
+    'Pictures and files',
+    'A folder',
+    'From elsewhere',
+    'The shelf of patterns',
+  ]);
   await page.keyboard.press('End');
   await page.keyboard.press('Enter');
   const patterns = page.getByRole('list', { name: 'Patterns' }).getByRole('button');
@@ -228,7 +298,10 @@ test('The ways a library grows are in one list, and patterns are taken from the 
   await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
 });
 
-test('A column of the site’s own is added by keys, filled in the list, found by search, and a picture is given an address', async ({ page, own }) => {
+test('A column of the site’s own is added by keys, filled in the list, found by search, and a picture is given an address', async ({
+  page,
+  own,
+}) => {
   await takeIn(own.url, ['line-reel.jpg', 'box-kite.jpg']);
   await makePage(own.url, 'Home', [text('Welcome.')]);
   await page.goto(`${own.url}/library?list`);
@@ -276,13 +349,21 @@ test('A film comes in, plays, and a moment of it becomes a picture to stand for 
     await new Promise<unknown>((done) => ((recorder.onstop = done), recorder.stop()));
     return [...new Uint8Array(await new Blob(parts).arrayBuffer())];
   });
-  await choose(page, page.getByRole('button', { name: 'Add files' }), { name: 'red-sail.webm', mimeType: 'video/webm', buffer: Buffer.from(film) });
+  await choose(page, page.getByRole('button', { name: 'Add files' }), {
+    name: 'red-sail.webm',
+    mimeType: 'video/webm',
+    buffer: Buffer.from(film),
+  });
   await page.getByRole('link', { name: /Red sail/ }).click();
-  await expect.poll(() => page.locator('video').evaluate((one: HTMLVideoElement) => one.readyState)).toBeGreaterThanOrEqual(2);
+  await expect
+    .poll(() => page.locator('video').evaluate((one: HTMLVideoElement) => one.readyState))
+    .toBeGreaterThanOrEqual(2);
   await passesAxe(page, 'a film');
   await page.getByRole('button', { name: 'Take this moment as a picture' }).click();
   await expect(page.getByText('It is in the library now.')).toBeVisible();
-  const { items } = (await (await fetch(`${own.url}/api/files`)).json()) as { items: { width: number; height: number; colours: string[] }[] };
+  const { items } = (await (await fetch(`${own.url}/api/files`)).json()) as {
+    items: { width: number; height: number; colours: string[] }[];
+  };
   expect(items.map((item) => [item.width, item.height])).toEqual([[320, 180]]);
   expect(items[0]!.colours).toEqual(expect.arrayContaining(['blue', 'red']));
 });

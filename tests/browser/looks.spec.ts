@@ -1,8 +1,14 @@
 import { expect, makePage, openDesk, passesAxe, publish, takeIn, test } from './dekoro';
 
-const figure = (id: string, asset: string) => ({ type: 'figure', attrs: { id, asset, size: 'half', captionSource: 'none' } });
+const figure = (id: string, asset: string) => ({
+  type: 'figure',
+  attrs: { id, asset, size: 'half', captionSource: 'none' },
+});
 
-test('A look is made by pointer, shared under a name, taken by another picture and changed once for both; visitors see it', async ({ page, own }) => {
+test('A look is made by pointer, shared under a name, taken by another picture and changed once for both; visitors see it', async ({
+  page,
+  own,
+}) => {
   const [door] = (await takeIn(own.url, ['museum-door.jpg'])).map((file) => file.id!);
   const id = await makePage(own.url, 'Doors', [figure('one', door!), figure('two', door!)]);
   const frame = await openDesk(page, own.url, id);
@@ -15,7 +21,11 @@ test('A look is made by pointer, shared under a name, taken by another picture a
   await sheet.getByRole('group', { name: 'Colour round the picture' }).getByRole('button', { name: 'white' }).click();
   await sheet.getByLabel('How round the corners are in px').fill('6');
   await sheet.getByLabel('Shadow', { exact: true }).check();
-  const innerWidth = (at: number) => frame.locator('figure img').nth(at).evaluate((image) => image.clientWidth - parseFloat(getComputedStyle(image).paddingLeft) * 2);
+  const innerWidth = (at: number) =>
+    frame
+      .locator('figure img')
+      .nth(at)
+      .evaluate((image) => image.clientWidth - parseFloat(getComputedStyle(image).paddingLeft) * 2);
   await expect.poll(() => innerWidth(0)).toBe(348 - 22);
   // The picture is smaller by what stands round it, and its fit is that of what is left.
   await expect(sheet.getByRole('table', { name: 'Fit at each width' })).toContainText('326 px');
@@ -32,25 +42,47 @@ test('A look is made by pointer, shared under a name, taken by another picture a
   await sheet.getByLabel('Padding round the picture in px').press('Tab');
   await expect.poll(() => innerWidth(0)).toBe(348 - 46);
   await expect.poll(() => innerWidth(1)).toBe(348 - 46);
-  await expect.poll(() => page.frameLocator('iframe[title*="phone" i]').locator('figure img').first().evaluate((image) => getComputedStyle(image).paddingLeft)).toBe('20px');
+  await expect
+    .poll(() =>
+      page
+        .frameLocator('iframe[title*="phone" i]')
+        .locator('figure img')
+        .first()
+        .evaluate((image) => getComputedStyle(image).paddingLeft),
+    )
+    .toBe('20px');
 
-  await expect.poll(async () => JSON.stringify(await (await fetch(`${own.url}/api/pages/${id}/draft`)).json())).toMatch(/"look":"[^"]+".*"look":"[^"]+"/);
+  await expect
+    .poll(async () => JSON.stringify(await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()))
+    .toMatch(/"look":"[^"]+".*"look":"[^"]+"/);
   await publish(own.url);
   await page.goto(`${own.url}/live/`);
-  const box = await page.locator('figure img').nth(1).evaluate((image) => {
-    const { borderTopWidth, paddingTop, borderTopLeftRadius, boxShadow } = getComputedStyle(image);
-    return { borderTopWidth, paddingTop, borderTopLeftRadius, shadow: boxShadow !== 'none' };
-  });
+  const box = await page
+    .locator('figure img')
+    .nth(1)
+    .evaluate((image) => {
+      const { borderTopWidth, paddingTop, borderTopLeftRadius, boxShadow } = getComputedStyle(image);
+      return { borderTopWidth, paddingTop, borderTopLeftRadius, shadow: boxShadow !== 'none' };
+    });
   expect(box).toEqual({ borderTopWidth: '3px', paddingTop: '20px', borderTopLeftRadius: '6px', shadow: true });
 });
 
-test('By keys alone a look is set, undone and taken back; one that is in use is not taken out, one that is not is', async ({ page, own }) => {
+test('By keys alone a look is set, undone and taken back; one that is in use is not taken out, one that is not is', async ({
+  page,
+  own,
+}) => {
   const [door] = (await takeIn(own.url, ['museum-door.jpg'])).map((file) => file.id!);
   const put = (id: string, name: string) =>
-    fetch(`${own.url}/api/site/looks/${id}`, { method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-None-Match': '*' }, body: JSON.stringify({ name, look: { line: 'solid', linePx: 4, lineColour: '#143c58', paddingPx: 0 } }) });
+    fetch(`${own.url}/api/site/looks/${id}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-None-Match': '*' },
+      body: JSON.stringify({ name, look: { line: 'solid', linePx: 4, lineColour: '#143c58', paddingPx: 0 } }),
+    });
   expect((await put('frame', 'Frame')).ok).toBe(true);
   expect((await put('spare', 'Spare')).ok).toBe(true);
-  expect((await (await put('again', 'frame')).json()).detail).toBe('There is a look called frame already: choose another name.');
+  expect((await (await put('again', 'frame')).json()).detail).toBe(
+    'There is a look called frame already: choose another name.',
+  );
   const id = await makePage(own.url, 'Doors', [figure('one', door!)]);
   const frame = await openDesk(page, own.url, id);
   await page.keyboard.press('Tab');
@@ -67,10 +99,16 @@ test('By keys alone a look is set, undone and taken back; one that is in use is 
   await page.keyboard.press('Control+Shift+z');
   await expect(frame.locator('figure')).toHaveClass(/look-frame/);
 
-  await expect.poll(async () => JSON.stringify(await (await fetch(`${own.url}/api/pages/${id}/draft`)).json())).toContain('"look":"frame"');
+  await expect
+    .poll(async () => JSON.stringify(await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()))
+    .toContain('"look":"frame"');
   const refused = await fetch(`${own.url}/api/site/looks/frame`, { method: 'DELETE' });
   expect((await refused.json()).detail).toContain('give them another look first');
   await sheet.getByText('Spare is on no picture.').getByRole('button', { name: 'take it out' }).focus();
   await page.keyboard.press('Enter');
-  await expect(sheet.getByLabel('Look', { exact: true }).locator('option')).toHaveText(['plain', 'Frame', 'a look of its own']);
+  await expect(sheet.getByLabel('Look', { exact: true }).locator('option')).toHaveText([
+    'plain',
+    'Frame',
+    'a look of its own',
+  ]);
 });

@@ -7,7 +7,8 @@ export default defineConfig({
   fullyParallel: false,
   // What takes long and seldom changes is drawn by ./test --all alone.
   grepInvert: process.env.DEKORO_ALL ? undefined : /@long/,
-  // One file of tests after another on each of two processors; every test that changes anything has a server of its own.
+  // One file of tests after another on each of two processors; every test that changes anything has a server of its
+  // own.
   workers: 2,
   timeout: 120_000,
   expect: { timeout: 20_000 },

@@ -12,7 +12,10 @@ const require = createRequire(import.meta.url);
 const published = async (url: string) => (await (await fetch(`${url}/api/pages`)).json()) as PageItem[];
 const addressOf = (url: string, page: PageItem) => `${url}/live/${page.path}${page.path ? '/' : ''}`;
 
-test('Published pages say nothing on the console, need no script, and every picture loads', async ({ browser, demoUrl }) => {
+test('Published pages say nothing on the console, need no script, and every picture loads', async ({
+  browser,
+  demoUrl,
+}) => {
   for (const javaScriptEnabled of [true, false]) {
     const context = await browser.newContext({ javaScriptEnabled });
     const page = await context.newPage();
@@ -24,15 +27,22 @@ test('Published pages say nothing on the console, need no script, and every pict
     for (const item of javaScriptEnabled ? await published(demoUrl) : telling(await published(demoUrl))) {
       await page.goto(addressOf(demoUrl, item), { waitUntil: 'networkidle' });
       await expect(page.getByRole('heading', { level: 1 })).toHaveText(item.title);
-      // Only what moves on request, may be paused, or opens larger brings a script of its own; and nothing is missing without it.
-      const wanted = await Promise.all(['[data-player], [data-behind]', '[data-larger]', '[data-stops]'].map(async (one) => Number((await page.locator(one).count()) > 0)));
+      // Only what moves on request, may be paused, or opens larger brings a script of its own; and nothing is missing
+      // without it.
+      const wanted = await Promise.all(
+        ['[data-player], [data-behind]', '[data-larger]', '[data-stops]'].map(async (one) =>
+          Number((await page.locator(one).count()) > 0),
+        ),
+      );
       await expect(page.locator('script')).toHaveCount(wanted.reduce((sum, one) => sum + one, 0));
       if (!javaScriptEnabled) continue;
       // Scrolled to, every picture is there and drawn at its own proportions.
       const broken = await page.locator('img').evaluateAll(async (images) => {
         const bad = [];
         // Columns that end level are written for each screen on which they differ: those of the others are not drawn.
-        for (const image of (images as HTMLImageElement[]).filter((one) => !one.closest('.set-columns') || one.getClientRects().length > 0)) {
+        for (const image of (images as HTMLImageElement[]).filter(
+          (one) => !one.closest('.set-columns') || one.getClientRects().length > 0,
+        )) {
           image.scrollIntoView();
           image.loading = 'eager';
           await image.decode().catch(() => {});
@@ -41,7 +51,12 @@ test('Published pages say nothing on the console, need no script, and every pict
           // What a look sets round a picture is not the picture.
           const round = 2 * (parseFloat(style.paddingLeft) + parseFloat(style.borderLeftWidth));
           const stretched = ((box.width - round) / (box.height - round)) * (image.naturalHeight / image.naturalWidth);
-          if (image.naturalWidth === 0 || (style.objectFit !== 'cover' && Math.abs(stretched - 1) > Math.max(0.01, 1.5 / Math.min(box.width, box.height)))) bad.push(image.outerHTML);
+          if (
+            image.naturalWidth === 0 ||
+            (style.objectFit !== 'cover' &&
+              Math.abs(stretched - 1) > Math.max(0.01, 1.5 / Math.min(box.width, box.height)))
+          )
+            bad.push(image.outerHTML);
         }
         return bad;
       });
@@ -59,7 +74,9 @@ test('Published pages pass axe at phone and desktop width', async ({ browser, de
     const page = await context.newPage();
     for (const item of telling(await published(demoUrl))) {
       await page.goto(addressOf(demoUrl, item));
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze();
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
       expect(violations.map((v) => `${item.path}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([]);
     }
     await context.close();
@@ -94,7 +111,8 @@ test('The written site is valid HTML', async ({ demoUrl }) => {
   const folder = mkdtempSync(join(tmpdir(), 'dekoro-html-'));
   const { writeFileSync } = await import('node:fs');
   const pages = await published(demoUrl);
-  for (const [i, item] of pages.entries()) writeFileSync(join(folder, `${i}.html`), await (await fetch(addressOf(demoUrl, item))).text());
+  for (const [i, item] of pages.entries())
+    writeFileSync(join(folder, `${i}.html`), await (await fetch(addressOf(demoUrl, item))).text());
   expect(readdirSync(folder)).toHaveLength(pages.length);
   const jar = require.resolve('vnu-jar/build/dist/vnu.jar');
   let said = '';

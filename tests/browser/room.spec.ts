@@ -1,12 +1,25 @@
 import { readFileSync } from 'node:fs';
 import { expect, makePage, openDesk, passesAxe, takeIn, test } from './dekoro';
 
-type Library = { items: { id: string; picture: string; width: number; height: number; keep: { x: number; y: number; byHand: boolean } }[] };
+type Library = {
+  items: {
+    id: string;
+    picture: string;
+    width: number;
+    height: number;
+    keep: { x: number; y: number; byHand: boolean };
+  }[];
+};
 const library = async (url: string) => (await (await fetch(`${url}/api/files`)).json()) as Library;
 
-test('A picture is turned, cut and lit in the room; all its places follow, and the original is a click away', async ({ page, own }) => {
+test('A picture is turned, cut and lit in the room; all its places follow, and the original is a click away', async ({
+  page,
+  own,
+}) => {
   const [file] = await takeIn(own.url, ['the-kite-hall.jpg']);
-  const id = await makePage(own.url, 'Hall', [{ type: 'figure', attrs: { asset: file!.id, size: 'column', shape: '3:2' } }]);
+  const id = await makePage(own.url, 'Hall', [
+    { type: 'figure', attrs: { asset: file!.id, size: 'column', shape: '3:2' } },
+  ]);
   const frame = await openDesk(page, own.url, id);
   await frame.locator('figure').click();
   await page.getByRole('link', { name: /^Room/ }).click();
@@ -46,7 +59,14 @@ test('A picture is turned, cut and lit in the room; all its places follow, and t
 test('What the room shows while a scale is moved is what is made of it', async ({ page, own }) => {
   const [file] = await takeIn(own.url, ['delta-close-up.jpg']);
   await page.goto(`${own.url}/library/room/${file!.id}`);
-  for (const [name, value] of [['Light', '40'], ['Contrast', '35'], ['Shadows', '-30'], ['Colour', '45'], ['Warmth', '-40'], ['Straighten', '6.4']] as const) {
+  for (const [name, value] of [
+    ['Light', '40'],
+    ['Contrast', '35'],
+    ['Shadows', '-30'],
+    ['Colour', '45'],
+    ['Warmth', '-40'],
+    ['Straighten', '6.4'],
+  ] as const) {
     await page.getByRole('slider', { name }).fill(value);
   }
   await page.getByRole('button', { name: 'Mirror' }).click();
@@ -58,7 +78,10 @@ test('What the room shows while a scale is moved is what is made of it', async (
   const window = page.locator('[style*="room-light"]').first();
   const box = (await window.boundingBox())!;
   // The box of the keep area is not part of the picture.
-  await page.addStyleTag({ content: '[role=slider][aria-label^="Keep area"], .dk-grip, [role=slider] ~ button { visibility: hidden !important }' });
+  await page.addStyleTag({
+    content:
+      '[role=slider][aria-label^="Keep area"], .dk-grip, [role=slider] ~ button { visibility: hidden !important }',
+  });
   const seen = (await page.screenshot({ clip: box })).toString('base64');
   const apart = await page.evaluate(
     async ({ seen, made, width, height }) => {
@@ -78,7 +101,9 @@ test('What the room shows while a scale is moved is what is made of it', async (
     },
     { seen, made: `/media/proof/${picture}/whole/640`, width: Math.round(box.width), height: Math.round(box.height) },
   );
-  console.log(`Room against file: channels apart by ${apart.map((value) => value.toFixed(2)).join(', ')} of 255 on the mean`);
+  console.log(
+    `Room against file: channels apart by ${apart.map((value) => value.toFixed(2)).join(', ')} of 255 on the mean`,
+  );
   for (const channel of apart) expect(channel).toBeLessThan(6);
 });
 
@@ -129,7 +154,10 @@ test('The room passes axe, and says what it cannot edit', async ({ page, own }) 
   await expect(page.getByRole('slider', { name: 'Light' })).toHaveCount(0);
 });
 
-test('Evening out moves the scales and can be taken back, a guess of the keep area too, and a download can be stretched', async ({ page, own }) => {
+test('Evening out moves the scales and can be taken back, a guess of the keep area too, and a download can be stretched', async ({
+  page,
+  own,
+}) => {
   const [file] = await takeIn(own.url, ['wave-rokkaku-grey-day.jpg']);
   await page.goto(`${own.url}/library/room/${file!.id}`);
   const scales = page.getByRole('slider').and(page.locator('input[type=range]'));

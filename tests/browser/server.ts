@@ -11,7 +11,7 @@ const program = join(root, 'build/server/Dekoro.Server.dll');
 
 export type Server = { url: string; data: string; process: ChildProcess; stop: () => Promise<void> };
 
-function freePort() {
+export function freePort() {
   return new Promise<number>((resolve) => {
     const server = createServer().listen(0, '127.0.0.1', () => {
       const { port } = server.address() as { port: number };
@@ -21,11 +21,38 @@ function freePort() {
 }
 
 /** The real program on a data folder of its own, which goes with it. */
-export async function serve({ demo = false, demoFolder = join(root, 'demo'), wrap = [] as string[], data = mkdtempSync(join(tmpdir(), 'dekoro-')), keep = false, env = {} as Record<string, string>, port = 0 } = {}): Promise<Server> {
+export async function serve({
+  demo = false,
+  demoFolder = join(root, 'demo'),
+  wrap = [] as string[],
+  data = mkdtempSync(join(tmpdir(), 'dekoro-')),
+  keep = false,
+  env = {} as Record<string, string>,
+  port = 0,
+} = {}): Promise<Server> {
   port ||= await freePort();
-  const [command, ...args] = [...wrap, 'dotnet', program, 'serve', '--port', String(port), '--data', data, ...(demo ? [] : ['--empty'])];
+  const [command, ...args] = [
+    ...wrap,
+    'dotnet',
+    program,
+    'serve',
+    '--port',
+    String(port),
+    '--data',
+    data,
+    ...(demo ? [] : ['--empty']),
+  ];
   const child = spawn(command!, args, {
-    env: { ...process.env, DEKORO_CLIENT: join(root, 'client/build'), DEKORO_DEMO: demoFolder, DEKORO_EFFORT: 'least', DEKORO_RESERVE_MB: '0', ...env },
+    env: {
+      ...process.env,
+      DEKORO_CLIENT: join(root, 'client/build'),
+      DEKORO_DEMO: demoFolder,
+      DEKORO_EFFORT: 'least',
+      DEKORO_RESERVE_MB: '0',
+      // A program of a few seconds gains nothing by counting which way its branches go.
+      DOTNET_TieredPGO: '0',
+      ...env,
+    },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));

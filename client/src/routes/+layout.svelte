@@ -6,7 +6,7 @@
   import { queryClient } from '$lib/api/queries';
   import { goto } from '$app/navigation';
   import { askForKeys, letters } from '$lib/ui/letters.svelte';
-  import Bar from '$lib/ui/Bar.svelte';
+  import Bar from '$lib/shell/Bar.svelte';
 
   let { children } = $props();
   onMount(listen);

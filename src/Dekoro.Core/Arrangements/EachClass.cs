@@ -1,4 +1,4 @@
-using Dekoro.Core.Widths;
+using Dekoro.Core.Responsive;
 
 namespace Dekoro.Core.Arrangements;
 
@@ -9,5 +9,6 @@ internal static class EachClass
 
     public static PerClass<int> Read(IReadOnlyList<int> of) => new(of[0], of[1], of[2]);
 
-    public static bool IsOutOf(IReadOnlyList<int>? numbers, int least, int most) => numbers is not { Count: 3 } || numbers.Any(n => n < least || n > most);
+    public static bool AreWithin(IReadOnlyList<int>? numbers, int min, int max) =>
+        numbers is { Count: 3 } && numbers.All(n => n >= min && n <= max);
 }

@@ -1,35 +1,28 @@
-using System.Collections.Immutable;
-
 namespace Dekoro.Core.Colour;
-
-/// <summary>Words of one size, and what lies under them.</summary>
-/// <param name="Needed">Contrast ratio that they want: 4.5, or 3 where they are large (WCAG 2.2, SC 1.4.3).</param>
-/// <param name="Below">What lies under them without any tint: <see cref="Readability.Parts"/> colours for each 8 × 8 CSS px, one square after the other.</param>
-public sealed record WordsGround(double Needed, ImmutableArray<Srgb> Below);
-
-/// <param name="Ratio">Reached or passed on all but the worst twentieth of what lies under the words.</param>
-public readonly record struct Contrast(double Ratio, double Needed)
-{
-    public bool IsEnough => Ratio >= Needed;
-}
 
 /// <summary>Whether words over a picture can be read, and which tint makes them so.</summary>
 public static class Readability
 {
     /// <summary>Least contrast of text, and of large text (WCAG 2.2, SC 1.4.3).</summary>
-    public const double TextNeeds = 4.5, LargeNeeds = 3;
+    public const double TextNeeds = 4.5,
+        LargeNeeds = 3;
 
-    /// <summary>Side of the square over which colours are taken together, CSS px: about what an eye takes in with a letter.</summary>
+    /// <summary>
+    /// Side of the square over which colours are taken together, CSS px: about what an eye takes in with a letter.
+    /// </summary>
     public const double SamplePx = 8;
 
-    /// <summary>A tint lies over every px before an eye takes them together, so a square is told by 4 × 4 parts.</summary>
-    public const int PartsAcross = 4, Parts = PartsAcross * PartsAcross;
+    /// <summary>
+    /// A tint lies over every px before an eye takes them together, so a square is told by 4 × 4 parts.
+    /// </summary>
+    public const int PartsAcross = 4,
+        Parts = PartsAcross * PartsAcross;
 
     /// <summary>A tint's strength is told in 256 steps, the way browsers keep it.</summary>
     public const int Steps = 256;
 
     /// <summary>Past this a tint hides the picture, and a plain colour would do.</summary>
-    public const int MostStrength = (int)(0.85 * Steps);
+    public const int MaxStrength = (int)(0.85 * Steps);
 
     private const double WorstShare = 0.05;
 
@@ -45,23 +38,30 @@ public static class Readability
         foreach (var ground in grounds.Where(g => !g.Below.IsEmpty))
         {
             var contrast = new Contrast(WorstOf(RatiosOf(ground, words, under)), ground.Needed);
-            if (worst is not { } w || contrast.Ratio / contrast.Needed < w.Ratio / w.Needed) worst = contrast;
+            if (worst is not { } w || contrast.Ratio / contrast.Needed < w.Ratio / w.Needed)
+                worst = contrast;
         }
         return worst;
     }
 
     /// <summary>
-    /// The least strength from which every greater one up to <see cref="MostStrength"/> is enough. Contrast does not only grow with
-    /// a tint (dark words over a light picture lose before they win), so all steps are tried.
+    /// The least strength from which every greater one up to <see cref="MaxStrength"/> is enough. Contrast does not
+    /// only grow with a tint (dark words over a light picture lose before they win), so all steps are tried.
     /// </summary>
     /// <returns>Null where even the strongest does not do.</returns>
     public static int? LeastTint(IReadOnlyList<WordsGround> grounds, Srgb words, Srgb tint)
     {
         int? least = null;
-        for (var strength = MostStrength; strength >= 0; strength--)
+        for (var strength = MaxStrength; strength >= 0; strength--)
         {
             var under = new Tinted(tint, strength);
-            if (grounds.Any(g => RatiosOf(g, words, under) is var ratios && ratios.Count(r => r < g.Needed) > (int)(WorstShare * ratios.Length))) break;
+            if (
+                grounds.Any(g =>
+                    RatiosOf(g, words, under) is var ratios
+                    && ratios.Count(r => r < g.Needed) > (int)(WorstShare * ratios.Length)
+                )
+            )
+                break;
             least = strength;
         }
         return least;
@@ -74,23 +74,32 @@ public static class Readability
         for (var square = 0; square < ratios.Length; square++)
         {
             var sum = 0.0;
-            for (var part = 0; part < Parts; part++) sum += under.LuminanceOf(ground.Below[square * Parts + part]);
+            for (var part = 0; part < Parts; part++)
+                sum += under.LuminanceOf(ground.Below[square * Parts + part]);
             ratios[square] = Srgb.ContrastOf(ink, sum / Parts);
         }
         return ratios;
     }
 
-    /// <summary>Luminances under one tint, by channel: a picture is asked for thousands of colours at every step.</summary>
+    /// <summary>
+    /// Luminances under one tint, by channel: a picture is asked for thousands of colours at every step.
+    /// </summary>
     private sealed class Tinted
     {
-        private readonly double[] _red = new double[256], _green = new double[256], _blue = new double[256];
+        private readonly double[] _red = new double[256],
+            _green = new double[256],
+            _blue = new double[256];
 
         public Tinted(Srgb tint, int strength)
         {
             for (var i = 0; i < 256; i++)
             {
                 var grey = tint.Over(new Srgb((byte)i, (byte)i, (byte)i), (double)strength / Steps);
-                (_red[i], _green[i], _blue[i]) = (new Srgb(grey.Red, 0, 0).Luminance, new Srgb(0, grey.Green, 0).Luminance, new Srgb(0, 0, grey.Blue).Luminance);
+                (_red[i], _green[i], _blue[i]) = (
+                    new Srgb(grey.Red, 0, 0).Luminance,
+                    new Srgb(0, grey.Green, 0).Luminance,
+                    new Srgb(0, 0, grey.Blue).Luminance
+                );
             }
         }
 

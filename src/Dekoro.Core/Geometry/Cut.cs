@@ -5,10 +5,13 @@ namespace Dekoro.Core.Geometry;
 /// <summary>The part of a source that a place shows, in whole source px.</summary>
 public readonly record struct Cut(int X, int Y, int Width, int Height)
 {
+    /// <summary>Its shape.</summary>
     public AspectRatio Shape => AspectRatio.Of(Width, Height);
 
+    /// <summary>All of a picture.</summary>
     public static Cut Whole(PixelSize source) => new(0, 0, source.Width, source.Height);
 
+    /// <summary>Whether nothing is cut away.</summary>
     public bool IsWholeOf(PixelSize source) => this == Whole(source);
 
     /// <summary>Share of the source's area that is kept, 0 to 1.</summary>
@@ -18,37 +21,43 @@ public readonly record struct Cut(int X, int Y, int Width, int Height)
     /// The largest window of a shape, centred on the keep area's centre and clamped to the picture. Where the keep area
     /// fits into the window it is wholly inside, to the pixel.
     /// </summary>
-    public static Cut To(AspectRatio shape, PixelSize source, KeepBox keep)
+    public static Cut To(AspectRatio shape, PixelSize source, FocalRegion keep)
     {
         var a = shape.Value;
-        var (w, h) = a >= source.Shape.Value
-            ? (source.Width, Math.Clamp((int)Math.Round(source.Width / a), 1, source.Height))
-            : (Math.Clamp((int)Math.Round(source.Height * a), 1, source.Width), source.Height);
-        return new Cut(
-            Start(keep.X, keep.Width, source.Width, w),
-            Start(keep.Y, keep.Height, source.Height, h), w, h);
+        var (w, h) =
+            a >= source.Shape.Value
+                ? (source.Width, Math.Clamp((int)Math.Round(source.Width / a), 1, source.Height))
+                : (Math.Clamp((int)Math.Round(source.Height * a), 1, source.Width), source.Height);
+        return new Cut(Start(keep.X, keep.Width, source.Width, w), Start(keep.Y, keep.Height, source.Height, h), w, h);
     }
 
     /// <summary>The window drawn by hand, to the nearest px, and never empty.</summary>
-    public static Cut Drawn(KeepBox box, PixelSize source)
+    public static Cut Drawn(FocalRegion box, PixelSize source)
     {
-        var (left, top) = (Math.Min((int)Math.Round(box.X * source.Width), source.Width - 1), Math.Min((int)Math.Round(box.Y * source.Height), source.Height - 1));
-        return new(left, top,
+        var (left, top) = (
+            Math.Min((int)Math.Round(box.X * source.Width), source.Width - 1),
+            Math.Min((int)Math.Round(box.Y * source.Height), source.Height - 1)
+        );
+        return new(
+            left,
+            top,
             Math.Clamp((int)Math.Round((box.X + box.Width) * source.Width) - left, 1, source.Width - left),
-            Math.Clamp((int)Math.Round((box.Y + box.Height) * source.Height) - top, 1, source.Height - top));
+            Math.Clamp((int)Math.Round((box.Y + box.Height) * source.Height) - top, 1, source.Height - top)
+        );
     }
 
     /// <summary>
-    /// What the cut takes from the keep area, by side, as shares of the keep area's own width or height; 0 where less than
-    /// a source px is lost.
+    /// What the cut takes from the keep area, by side, as shares of the keep area's own width or height; 0 where less
+    /// than a source px is lost.
     /// </summary>
-    public KeepLoss LossFrom(KeepBox keep, PixelSize source)
+    public KeepLoss LossFrom(FocalRegion keep, PixelSize source)
     {
         return new KeepLoss(
             Left: Share(X - keep.X * source.Width, keep.Width * source.Width),
             Top: Share(Y - keep.Y * source.Height, keep.Height * source.Height),
             Right: Share((keep.X + keep.Width) * source.Width - (X + Width), keep.Width * source.Width),
-            Bottom: Share((keep.Y + keep.Height) * source.Height - (Y + Height), keep.Height * source.Height));
+            Bottom: Share((keep.Y + keep.Height) * source.Height - (Y + Height), keep.Height * source.Height)
+        );
 
         static double Share(double lostPx, double wholePx) => lostPx < 1 ? 0 : Math.Min(1, lostPx / wholePx);
     }
@@ -72,22 +81,13 @@ public readonly record struct Cut(int X, int Y, int Width, int Height)
     {
         var room = source - window;
         var start = Math.Clamp((int)Math.Round((keepStart + keepLength / 2) * source - window / 2.0), 0, room);
-        if (keepLength * source > window) return start;
+        if (keepLength * source > window)
+            return start;
         // Rounding may put the keep area's edge a fraction outside; the window then gives way towards it.
         var earliest = (int)Math.Ceiling((keepStart + keepLength) * source - window - 1e-9);
         var latest = (int)Math.Floor(keepStart * source + 1e-9);
-        return latest < earliest ? start : Math.Clamp(start, Math.Clamp(earliest, 0, room), Math.Clamp(latest, 0, room));
+        return latest < earliest
+            ? start
+            : Math.Clamp(start, Math.Clamp(earliest, 0, room), Math.Clamp(latest, 0, room));
     }
-}
-
-/// <summary>Shares of the keep area lost at each side, 0 to 1.</summary>
-public readonly record struct KeepLoss(double Left, double Top, double Right, double Bottom)
-{
-    public bool IsNone => Left == 0 && Top == 0 && Right == 0 && Bottom == 0;
-
-    /// <summary>The loss in words, the worst side first: "12 % cut at the top". Empty where nothing is lost.</summary>
-    public string InWords() => string.Join(", ", new[] { ("left", Left), ("top", Top), ("right", Right), ("bottom", Bottom) }
-        .Where(side => side.Item2 > 0)
-        .OrderByDescending(side => side.Item2)
-        .Select(side => string.Create(CultureInfo.InvariantCulture, $"{Math.Max(1, Math.Round(100 * side.Item2))} % cut at the {side.Item1}")));
 }

@@ -12,8 +12,15 @@ public readonly record struct PixelSize
         Height = height;
     }
 
+    /// <summary>Pixels across.</summary>
     public int Width { get; }
+
+    /// <summary>Pixels down.</summary>
     public int Height { get; }
+
+    /// <summary>Its shape.</summary>
     public AspectRatio Shape => AspectRatio.Of(Width, Height);
+
+    /// <summary>All pixels.</summary>
     public long Area => (long)Width * Height;
 }

@@ -7,7 +7,8 @@ namespace Dekoro.Core.Links;
 /// <summary>The part of an address that a title gives: small ASCII letters, digits and hyphens.</summary>
 public static partial class Slug
 {
-    public const int Most = 60;
+    /// <summary>The most characters.</summary>
+    public const int Max = 60;
 
     /// <returns>Empty where the title holds no letter or digit.</returns>
     public static string Of(string title)
@@ -15,10 +16,11 @@ public static partial class Slug
         var ascii = new StringBuilder();
         foreach (var c in title.Transliterate().ToLowerInvariant())
         {
-            if (c != '\'') ascii.Append(char.IsAsciiLetterOrDigit(c) ? c : '-');
+            if (c != '\'')
+                ascii.Append(char.IsAsciiLetterOrDigit(c) ? c : '-');
         }
         var slug = Hyphens().Replace(ascii.ToString(), "-").Trim('-');
-        return slug.Length <= Most ? slug : slug[..Most].TrimEnd('-');
+        return slug.Length <= Max ? slug : slug[..Max].TrimEnd('-');
     }
 
     /// <summary>True for a path that a page may have: slugs with slashes between.</summary>

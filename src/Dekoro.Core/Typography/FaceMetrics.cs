@@ -14,22 +14,37 @@ public sealed class FaceMetrics
 
     /// <param name="advances">By letter; a letter that is not there runs as wide as an "n".</param>
     /// <param name="pairs">What kerning adds between two letters.</param>
-    public FaceMetrics(double ascentEm, double descentEm, IReadOnlyDictionary<char, double> advances, IReadOnlyDictionary<(char, char), double> pairs)
+    public FaceMetrics(
+        double ascentEm,
+        double descentEm,
+        IReadOnlyDictionary<char, double> advances,
+        IReadOnlyDictionary<(char, char), double> pairs
+    )
     {
         (AscentEm, DescentEm) = (ascentEm, descentEm);
         _missing = advances.GetValueOrDefault('n', 0.5);
-        for (var c = 0; c < Direct; c++) _advances[c] = advances.GetValueOrDefault((char)c, _missing);
+        for (var c = 0; c < Direct; c++)
+            _advances[c] = advances.GetValueOrDefault((char)c, _missing);
         _others = advances.Where(a => a.Key >= Direct).ToFrozenDictionary();
         _pairs = pairs.ToFrozenDictionary();
     }
 
     /// <summary>Every letter half an em wide: for a site whose faces are not measured.</summary>
-    public static FaceMetrics Plain { get; } = new(0.75, 0.25, Enumerable.Range(0, Direct).ToDictionary(c => (char)c, _ => 0.5), new Dictionary<(char, char), double>());
+    public static FaceMetrics Plain { get; } =
+        new(
+            0.75,
+            0.25,
+            Enumerable.Range(0, Direct).ToDictionary(c => (char)c, _ => 0.5),
+            new Dictionary<(char, char), double>()
+        );
 
     /// <summary>Of the content area of a line (CSS Inline 3, 3.1), above and below the baseline.</summary>
     public double AscentEm { get; }
+
+    /// <summary>Below the base line, by the size.</summary>
     public double DescentEm { get; }
 
+    /// <summary>Width of a text in one line, by the size.</summary>
     public double WidthEm(ReadOnlySpan<char> text)
     {
         var sum = 0.0;
@@ -37,32 +52,12 @@ public sealed class FaceMetrics
         {
             var c = text[i];
             sum += c < Direct ? _advances[c] : _others.GetValueOrDefault(c, _missing);
-            if (i > 0) sum += KernEm(text[i - 1], c);
+            if (i > 0)
+                sum += KernEm(text[i - 1], c);
         }
         return sum;
     }
 
     /// <summary>What kerning adds between two letters.</summary>
     public double KernEm(char first, char second) => _pairs.GetValueOrDefault((first, second));
-}
-
-/// <summary>The cuts of a face that a site uses.</summary>
-/// <param name="Upright">By weight.</param>
-/// <param name="Italic">By weight.</param>
-public sealed record FaceFamily(FrozenDictionary<int, FaceMetrics> Upright, FrozenDictionary<int, FaceMetrics> Italic)
-{
-    /// <summary>English as it is usually written, for a mean over letters.</summary>
-    private const string Usual = "Kites have flown from this beach for as long as anybody can tell, and on most afternoons somebody is still there to hold a line.";
-
-    public static FaceFamily Plain { get; } = new(
-        new Dictionary<int, FaceMetrics> { [400] = FaceMetrics.Plain }.ToFrozenDictionary(), new Dictionary<int, FaceMetrics> { [400] = FaceMetrics.Plain }.ToFrozenDictionary());
-
-    /// <summary>Mean advance of running text, in em.</summary>
-    public double MeanAdvanceEm { get; } = CutOf(Upright, 400).WidthEm(Usual) / Usual.Length;
-
-    /// <summary>The cut of the nearest weight.</summary>
-    public FaceMetrics Of(int weight, bool italic) => CutOf(italic ? Italic : Upright, weight);
-
-    private static FaceMetrics CutOf(FrozenDictionary<int, FaceMetrics> cuts, int weight) =>
-        cuts.TryGetValue(weight, out var exact) ? exact : cuts.MinBy(c => Math.Abs(c.Key - weight)).Value;
 }

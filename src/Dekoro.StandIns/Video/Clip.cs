@@ -13,13 +13,19 @@ internal sealed record Clip(string Id, string Title, string Sky, string Sand, st
     ];
 
     /// <param name="moves">False for the still.</param>
-    public string Drawing(bool moves) => string.Create(CultureInfo.InvariantCulture, $"""
-        <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WidthPx} {HeightPx}" width="{WidthPx}" height="{HeightPx}" role="img" aria-label="{Title}">
-        <rect width="100%" height="100%" fill="{Sky}"/>
-        <path d="M0 {HeightPx * 0.78} C{WidthPx * 0.3} {HeightPx * 0.66} {WidthPx * 0.6} {HeightPx * 0.9} {WidthPx} {HeightPx * 0.74} V{HeightPx} H0z" fill="{Sand}"/>
-        <g{(moves ? " class=\"kite\"" : "")}><g transform="translate({WidthPx * 0.5} {HeightPx * 0.36}) rotate(14)">
-        <path d="M0 150 C40 220 -40 260 10 330" fill="none" stroke="#f4efe2" stroke-width="6"/>
-        <path d="M0 -130 L95 -20 L0 150 L-95 -20z" fill="{Sail}" stroke="#2b241c" stroke-width="5"/>
-        <path d="M0 -130 V150 M-95 -20 H95" stroke="#2b241c" stroke-width="4"/></g></g></svg>
-        """);
+    public string Drawing(bool moves) =>
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"""
+            <svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WidthPx} {HeightPx}" width="{WidthPx}"
+              height="{HeightPx}" role="img" aria-label="{Title}">
+            <rect width="100%" height="100%" fill="{Sky}"/>
+            <path d="M0 {HeightPx * 0.78} C{WidthPx * 0.3} {HeightPx * 0.66} {WidthPx * 0.6} {HeightPx
+                * 0.9} {WidthPx} {HeightPx * 0.74} V{HeightPx} H0z" fill="{Sand}"/>
+            <g{(moves ? " class=\"kite\"" : "")}><g transform="translate({WidthPx * 0.5} {HeightPx * 0.36}) rotate(14)">
+            <path d="M0 150 C40 220 -40 260 10 330" fill="none" stroke="#f4efe2" stroke-width="6"/>
+            <path d="M0 -130 L95 -20 L0 150 L-95 -20z" fill="{Sail}" stroke="#2b241c" stroke-width="5"/>
+            <path d="M0 -130 V150 M-95 -20 H95" stroke="#2b241c" stroke-width="4"/></g></g></svg>
+            """
+        );
 }

@@ -6,10 +6,16 @@ namespace Dekoro.Core.Tests.Colour;
 
 public sealed class ReadabilityTests
 {
-    private static readonly Gen<Srgb> Colours = Gen.Select(Gen.Byte, Gen.Byte, Gen.Byte, (r, g, b) => new Srgb(r, g, b));
+    private static readonly Gen<Srgb> Colours = Gen.Select(Gen.Byte, Gen.Byte, Gen.Byte, (r, g, b) =>
+        new Srgb(r, g, b)
+    );
 
-    private static readonly Gen<WordsGround> Grounds = Gen.Select(Gen.OneOfConst(3.0, 4.5), Colours.Array[1, 40], (needed, squares) =>
-        new WordsGround(needed, [.. squares.SelectMany(c => Enumerable.Repeat(c, Readability.Parts))]));
+    private static readonly Gen<WordsGround> Grounds = Gen.Select(
+        Gen.OneOfConst(3.0, 4.5),
+        Colours.Array[1, 40],
+        (needed, squares) =>
+            new WordsGround(needed, [.. squares.SelectMany(c => Enumerable.Repeat(c, Readability.Parts))])
+    );
 
     [Theory]
     [InlineData("#000000", "#ffffff", 21)]
@@ -31,30 +37,48 @@ public sealed class ReadabilityTests
     public void What_is_no_colour_is_not_taken_for_one(string text) => Assert.False(Srgb.TryParse(text, out _));
 
     [Fact]
-    public void A_colour_reads_back_as_it_is_written() => Colours.Sample(colour => Srgb.Parse(colour.ToString()) == colour);
+    public void A_colour_reads_back_as_it_is_written() =>
+        Colours.Sample(colour => Srgb.Parse(colour.ToString()) == colour);
 
     [Fact]
-    public void A_tint_of_none_changes_nothing_and_a_whole_one_hides_all() => Gen.Select(Colours, Colours).Sample((tint, below) =>
-        tint.Over(below, 0) == below && tint.Over(below, 1) == tint);
+    public void A_tint_of_none_changes_nothing_and_a_whole_one_hides_all() =>
+        Gen.Select(Colours, Colours)
+            .Sample((tint, below) => tint.Over(below, 0) == below && tint.Over(below, 1) == tint);
 
     [Fact]
-    public void From_the_least_tint_on_words_are_readable_and_one_step_below_they_are_not() => Gen.Select(Grounds.Array[1, 3], Colours, Colours).Sample((grounds, words, tint) =>
-    {
-        var least = Readability.LeastTint(grounds, words, tint);
-        var enough = Enumerable.Range(0, Readability.MostStrength + 1).Select(s => Readability.Of(grounds, words, tint, s)!.Value.IsEnough).ToArray();
-        if (least is not { } from)
-        {
-            Assert.False(enough[^1]);
-            return;
-        }
-        Assert.All(enough[from..], Assert.True);
-        if (from > 0) Assert.False(enough[from - 1]);
-    });
+    public void From_the_least_tint_on_words_are_readable_and_one_step_below_they_are_not() =>
+        Gen.Select(Grounds.Array[1, 3], Colours, Colours)
+            .Sample(
+                (grounds, words, tint) =>
+                {
+                    var least = Readability.LeastTint(grounds, words, tint);
+                    var enough = Enumerable
+                        .Range(0, Readability.MaxStrength + 1)
+                        .Select(s => Readability.Of(grounds, words, tint, s)!.Value.IsEnough)
+                        .ToArray();
+                    if (least is not { } from)
+                    {
+                        Assert.False(enough[^1]);
+                        return;
+                    }
+                    Assert.All(enough[from..], Assert.True);
+                    if (from > 0)
+                        Assert.False(enough[from - 1]);
+                }
+            );
 
     [Fact]
     public void The_worst_twentieth_of_what_lies_below_does_not_count_and_more_does()
     {
-        static WordsGround Ground(int bad) => new(4.5, [.. Enumerable.Range(0, 100).SelectMany(i => Enumerable.Repeat(i < bad ? Srgb.White : Srgb.Black, Readability.Parts))]);
+        static WordsGround Ground(int bad) =>
+            new(
+                4.5,
+                [
+                    .. Enumerable
+                        .Range(0, 100)
+                        .SelectMany(i => Enumerable.Repeat(i < bad ? Srgb.White : Srgb.Black, Readability.Parts)),
+                ]
+            );
         Assert.Equal(21, Readability.Of([Ground(5)], Srgb.White, Srgb.Black, 0)!.Value.Ratio, 6);
         Assert.Equal(1, Readability.Of([Ground(6)], Srgb.White, Srgb.Black, 0)!.Value.Ratio, 6);
         Assert.Null(Readability.Of([], Srgb.White, Srgb.Black, 0));
@@ -88,8 +112,11 @@ public sealed class ReadabilityTests
     [Fact]
     public void The_worst_words_are_told_by_what_they_need_not_by_their_ratio_alone()
     {
-        WordsGround Of(double needed, Srgb below) => new(needed, [.. ImmutableArray.CreateRange(Enumerable.Repeat(below, Readability.Parts))]);
-        var worst = Readability.Of([Of(3, Srgb.Parse("#8a8a8a")), Of(4.5, Srgb.Parse("#7f7f7f"))], Srgb.White, Srgb.Black, 0)!.Value;
+        WordsGround Of(double needed, Srgb below) =>
+            new(needed, [.. ImmutableArray.CreateRange(Enumerable.Repeat(below, Readability.Parts))]);
+        var worst = Readability
+            .Of([Of(3, Srgb.Parse("#8a8a8a")), Of(4.5, Srgb.Parse("#7f7f7f"))], Srgb.White, Srgb.Black, 0)!
+            .Value;
         Assert.Equal(4.5, worst.Needed);
         Assert.False(worst.IsEnough);
     }

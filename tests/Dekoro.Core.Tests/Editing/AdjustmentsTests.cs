@@ -9,20 +9,33 @@ public sealed class AdjustmentsTests
     private static readonly Gen<int> Scale = Gen.Int[-100, 100];
 
     [Fact]
-    public void No_curve_turns_tones_round_or_leaves_the_scale() => Scale.Sample(v =>
-    {
-        foreach (var curve in new[] { ToneCurve.Light(v), ToneCurve.Contrast(v), ToneCurve.Shadows(v), ToneCurve.Warmth(v) })
+    public void No_curve_turns_tones_round_or_leaves_the_scale() =>
+        Scale.Sample(v =>
         {
-            Assert.All(curve.Values, x => Assert.InRange(x, 0, 1));
-            Assert.All(Enumerable.Range(1, ToneCurve.Points - 1), i => Assert.True(curve.Values[i] >= curve.Values[i - 1] - 1e-12));
-        }
-        Assert.Equal((0.0, 1.0), (ToneCurve.Light(v).At(0), ToneCurve.Light(v).At(1)));
-    });
+            foreach (
+                var curve in new[]
+                {
+                    ToneCurve.Light(v),
+                    ToneCurve.Contrast(v),
+                    ToneCurve.Shadows(v),
+                    ToneCurve.Warmth(v),
+                }
+            )
+            {
+                Assert.All(curve.Values, x => Assert.InRange(x, 0, 1));
+                Assert.All(Enumerable.Range(1, ToneCurve.Points - 1), i =>
+                    Assert.True(curve.Values[i] >= curve.Values[i - 1] - 1e-12)
+                );
+            }
+            Assert.Equal((0.0, 1.0), (ToneCurve.Light(v).At(0), ToneCurve.Light(v).At(1)));
+        });
 
     [Fact]
     public void Nought_changes_nothing()
     {
-        Assert.All(Adjustments.None.Curves, c => Assert.Equal((ToneCurve.Straight, ToneCurve.Straight, ToneCurve.Straight), c));
+        Assert.All(Adjustments.None.Curves, c =>
+            Assert.Equal((ToneCurve.Straight, ToneCurve.Straight, ToneCurve.Straight), c)
+        );
         Assert.Equal([1, 0, 0, 0, 1, 0, 0, 0, 1], Adjustments.None.ColourMatrix.Select(v => Math.Round(v, 12)));
         Assert.Equal([0, 0, 0, 0, 1, 0, 0, 0, 0], Adjustments.None.SharpenKernel.Select(v => v + 0.0));
     }
@@ -41,12 +54,14 @@ public sealed class AdjustmentsTests
     }
 
     [Fact]
-    public void The_colours_matrix_leaves_greys_and_the_kernel_leaves_plain_areas() => Scale.Sample(v =>
-    {
-        var matrix = Adjustments.Of(colour: v).ColourMatrix;
-        for (var row = 0; row < 3; row++) Assert.Equal(1, matrix[row * 3] + matrix[row * 3 + 1] + matrix[row * 3 + 2], 9);
-        Assert.Equal(1, Adjustments.Of(sharpen: Math.Abs(v)).SharpenKernel.Sum(), 9);
-    });
+    public void The_colours_matrix_leaves_greys_and_the_kernel_leaves_plain_areas() =>
+        Scale.Sample(v =>
+        {
+            var matrix = Adjustments.Of(colour: v).ColourMatrix;
+            for (var row = 0; row < 3; row++)
+                Assert.Equal(1, matrix[row * 3] + matrix[row * 3 + 1] + matrix[row * 3 + 2], 9);
+            Assert.Equal(1, Adjustments.Of(sharpen: Math.Abs(v)).SharpenKernel.Sum(), 9);
+        });
 
     [Fact]
     public void Evening_out_lightens_the_dark_spreads_the_flat_cools_the_warm_and_leaves_the_even_alone()
@@ -60,18 +75,23 @@ public sealed class AdjustmentsTests
         Assert.InRange(even.Light, -12, 12);
         Assert.Equal((0, 0), (even.Contrast, even.Warmth));
         // Doing it to what was evened out changes little more.
-        Gen.Int[5, 250].Array[3, 40].Sample(tones =>
-        {
-            var first = EvenOut.Of(Of(tones));
-            var again = EvenOut.Of(Of([.. tones.Select(t => (int)Math.Round(255 * ToneCurve.Light(first.Light).At(t / 255.0)))]));
-            Assert.True(Math.Abs(again.Light) <= Math.Abs(first.Light) + 2);
-        });
+        Gen.Int[5, 250]
+            .Array[3, 40]
+            .Sample(tones =>
+            {
+                var first = EvenOut.Of(Of(tones));
+                var again = EvenOut.Of(
+                    Of([.. tones.Select(t => (int)Math.Round(255 * ToneCurve.Light(first.Light).At(t / 255.0)))])
+                );
+                Assert.True(Math.Abs(again.Light) <= Math.Abs(first.Light) + 2);
+            });
     }
 
     [Fact]
     public void An_empty_or_one_toned_picture_is_evened_out_without_harm()
     {
-        foreach (var tone in new[] { 0, 1, 128, 254, 255 }) EvenOut.Of(Of(tone));
+        foreach (var tone in new[] { 0, 1, 128, 254, 255 })
+            EvenOut.Of(Of(tone));
         EvenOut.Of(new([.. new long[256]], [.. new long[256]], [.. new long[256]]));
     }
 
@@ -80,7 +100,8 @@ public sealed class AdjustmentsTests
     private static ImmutableArray<long> Tones(params int[] tones)
     {
         var counts = new long[256];
-        foreach (var tone in tones) counts[tone] += 100;
+        foreach (var tone in tones)
+            counts[tone] += 100;
         return [.. counts];
     }
 }

@@ -1,35 +1,107 @@
-using Dekoro.Core.Documents;
+using Dekoro.Core.Choices;
+using Dekoro.Core.Content;
 using Dekoro.Core.Geometry;
-using Dekoro.Core.Library;
+using Dekoro.Core.Layout;
 using Dekoro.Core.Links;
+using Dekoro.Core.Media;
 using Dekoro.Core.Planning;
-using Dekoro.Core.Sites;
+using Dekoro.Core.Site;
 
 namespace Dekoro.Core.Tests.Planning;
 
 /// <summary>Small pages of the Windle Sands Kite Museum to plan.</summary>
 internal static class Sample
 {
-    public static PictureFacts Picture(string id = "kite", int width = 4000, int height = 3000, KeepBox? keep = null, double? sharpness = 0.2, Words? words = null,
-        PictureFormat format = PictureFormat.Jpeg, bool alpha = false, int frames = 1) =>
-        new(id, id + ".jpg", format, new(width, height), alpha, frames, 2_000_000, BytesModel.Unmeasured((double)height / width), sharpness, keep,
-            words ?? new Words("Kite over the dunes", "A red kite over dunes", "A red kite", "Seen from the pier"));
+    public static PictureFacts Picture(
+        string id = "kite",
+        int width = 4000,
+        int height = 3000,
+        FocalRegion? keep = null,
+        double? sharpness = 0.2,
+        PictureMetadata? words = null,
+        PictureFormat format = PictureFormat.Jpeg,
+        bool alpha = false,
+        int frames = 1
+    ) =>
+        new(
+            id,
+            id + ".jpg",
+            format,
+            new(width, height),
+            alpha,
+            frames,
+            2_000_000,
+            BytesModel.Unmeasured((double)height / width),
+            sharpness,
+            keep,
+            words
+                ?? new PictureMetadata(
+                    "Kite over the dunes",
+                    "A red kite over dunes",
+                    "A red kite",
+                    "Seen from the pier"
+                )
+        );
 
-    public static FigureBlock Figure(string id = "f1", string asset = "kite", SizeRole role = SizeRole.Column, Side side = Side.Centre, bool beside = false,
-        string? shape = null, AltChoice? alt = null, CaptionChoice? caption = null, LinkChoice? link = null, FigureSize? size = null) =>
-        new(id, asset, size ?? new FigureSize.ByRole(role), side, beside, shape is not null && AspectRatio.TryParse(shape, out var s) ? new(s) : CutChoice.AsIs,
-            alt ?? new AltChoice(false, null), caption ?? new CaptionChoice(CaptionSource.None), link ?? new LinkChoice(FigureLinkKind.None));
+    public static FigureBlock Figure(
+        string id = "f1",
+        string asset = "kite",
+        SizeRole role = SizeRole.Column,
+        HorizontalAlign side = HorizontalAlign.Centre,
+        bool beside = false,
+        string? shape = null,
+        AltChoice? alt = null,
+        CaptionChoice? caption = null,
+        LinkChoice? link = null,
+        FigureSize? size = null
+    ) =>
+        new(
+            id,
+            asset,
+            size ?? new FigureSize.ByRole(role),
+            side,
+            beside,
+            shape is not null && AspectRatio.TryParse(shape, out var s) ? new(s) : CutChoice.AsIs,
+            alt ?? new AltChoice(false, null),
+            caption ?? new CaptionChoice(CaptionSource.None),
+            link ?? new LinkChoice(FigureLinkKind.None)
+        );
 
     /// <summary>Columns with one picture in each cell.</summary>
     public static ColumnsBlock Columns(string id, int inRow, Extent extent, params string[] figures) =>
-        new(id, inRow, extent, default, Side.Left, Down.Top, [.. figures.Select(f => new CellBlock("cell-" + f, Ground.None, [Figure(f, size: new FigureSize.OfCell())]))]);
+        new(
+            id,
+            inRow,
+            extent,
+            default,
+            HorizontalAlign.Left,
+            VerticalAlign.Top,
+            [
+                .. figures.Select(f => new CellBlock(
+                    "cell-" + f,
+                    Backdrop.None,
+                    [Figure(f, size: new FigureSize.OfCell())]
+                )),
+            ]
+        );
 
     public static ParagraphBlock Text(string id, string text) => new(id, [new TextRun(text)]);
 
     public static PageSource Page(params Block[] blocks) => new("home", "Home", "", "", new Document([.. blocks]));
 
-    public static PagePlan Plan(PageSource page, IEnumerable<PictureFacts> pictures, IReadOnlyList<Place>? elsewhere = null) =>
-        PagePlanner.Plan(page, new PlanFacts(new SiteStyle(), pictures.ToDictionary(p => p.Id), Site, elsewhere ?? []));
+    public static PagePlan Plan(
+        PageSource page,
+        IEnumerable<PictureFacts> pictures,
+        IReadOnlyList<Place>? elsewhere = null
+    ) =>
+        PagePlanner.Plan(
+            page,
+            new PlanFacts(new SiteStyle(), pictures.ToDictionary(p => p.Id), Museum, elsewhere ?? [])
+        );
 
-    public static SiteAddresses Site { get; } = new(new Dictionary<string, string> { ["home"] = "", ["visit"] = "visit" }, new HashSet<string> { "kites.example" });
+    public static SiteAddresses Museum { get; } =
+        new(
+            new Dictionary<string, string> { ["home"] = "", ["visit"] = "visit" },
+            new HashSet<string> { "kites.example" }
+        );
 }

@@ -5,9 +5,9 @@ export type Schemas = components['schemas'];
 export type FileItem = Schemas['FileItem'];
 export type PageItem = Schemas['PageItem'];
 export type Draft = Schemas['Draft'];
-export type Look = Omit<Schemas['Look'], 'blocks'> & { blocks: { id: string; html: string }[] };
-export type FigureLook = Schemas['FigureLook'];
-export type SiteLook = Schemas['SiteLook'];
+export type Look = Omit<Schemas['DraftPreviewResponse'], 'blocks'> & { blocks: { id: string; html: string }[] };
+export type FigureLook = Schemas['FigureResponse'];
+export type SiteLook = Schemas['SiteResponse'];
 
 /** What went wrong, as a sentence for the person (RFC 9457). */
 export class Problem extends Error {

@@ -34,7 +34,10 @@ const mostMs = 2000;
 /** While there is no line, what is shown is asked for so often. */
 const pollMs = 15_000;
 
-/** Asks again once nothing more comes for a moment: while a thing is worked on, what is told of the whole site would hold up what is told of it. */
+/**
+ * Asks again once nothing more comes for a moment: while a thing is worked on, what is told of the whole site would
+ * hold up what is told of it.
+ */
 function afterRest(ask: (...keys: string[]) => void) {
   const waiting = new Set<string>();
   let [timer, since] = [0, 0];
@@ -72,7 +75,10 @@ function askAnew() {
   tell('again', null);
 }
 
-/** One line for all windows of this browser, so that many windows do not use up what it opens to one server; where that is not to be had, one of its own. */
+/**
+ * One line for all windows of this browser, so that many windows do not use up what it opens to one server; where that
+ * is not to be had, one of its own.
+ */
 export function listen() {
   let poll = 0;
   const take = (told: Told) => {

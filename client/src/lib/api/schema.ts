@@ -431,7 +431,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["TableLook"];
+                        "application/json": components["schemas"]["TableResponse"];
                     };
                 };
             };
@@ -589,7 +589,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ArrangementLook"];
+                        "application/json": components["schemas"]["ArrangementResponse"];
                     };
                 };
             };
@@ -625,7 +625,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ArrangementLook"];
+                        "application/json": components["schemas"]["ArrangementResponse"];
                     };
                 };
             };
@@ -652,7 +652,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ArrangementLook"];
+                        "application/json": components["schemas"]["ArrangementResponse"];
                     };
                 };
             };
@@ -1225,7 +1225,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["RoomLook"];
+                        "application/json": components["schemas"]["RoomResponse"];
                     };
                 };
             };
@@ -1259,7 +1259,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["EditsLook"];
+                    "application/json": components["schemas"]["EditsResponse"];
                 };
             };
             responses: {
@@ -1269,7 +1269,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["EditsLook"];
+                        "application/json": components["schemas"]["EditsResponse"];
                     };
                 };
             };
@@ -1303,7 +1303,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["EditsLook"];
+                    "application/json": components["schemas"]["EditsResponse"];
                 };
             };
             responses: {
@@ -1313,7 +1313,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["EditsLook"];
+                        "application/json": components["schemas"]["EditsResponse"];
                     };
                 };
             };
@@ -1349,7 +1349,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["AdjustmentsLook"];
+                        "application/json": components["schemas"]["AdjustmentsResponse"];
                     };
                 };
             };
@@ -1849,7 +1849,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["Look"];
+                        "application/json": components["schemas"]["DraftPreviewResponse"];
                     };
                 };
             };
@@ -1968,7 +1968,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["PerClassOfRehearsal"];
+                        "application/json": components["schemas"]["PerClassOfLoadTimeline"];
                     };
                 };
             };
@@ -2047,7 +2047,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["StateLook"][];
+                        "application/json": components["schemas"]["StateResponse"][];
                     };
                 };
             };
@@ -2085,7 +2085,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["StateLook"][];
+                        "application/json": components["schemas"]["StateResponse"][];
                     };
                 };
             };
@@ -2126,7 +2126,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ArrangementLook"];
+                        "application/json": components["schemas"]["ArrangementResponse"];
                     };
                 };
             };
@@ -2239,7 +2239,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2279,7 +2279,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2319,7 +2319,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2359,7 +2359,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2399,7 +2399,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2435,7 +2435,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2537,7 +2537,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2576,7 +2576,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ArchiveLook"];
+                        "application/json": components["schemas"]["ArchiveResponse"];
                     };
                 };
             };
@@ -2618,7 +2618,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProposalLook"];
+                        "application/json": components["schemas"]["ProposalResponse"];
                     };
                 };
             };
@@ -2658,7 +2658,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["VideoLook"];
+                        "application/json": components["schemas"]["VideoResponse"];
                     };
                 };
             };
@@ -2692,7 +2692,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["SiteLook"];
+                        "application/json": components["schemas"]["SiteResponse"];
                     };
                 };
             };
@@ -2728,7 +2728,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["StyleLook"];
+                        "application/json": components["schemas"]["StyleResponse"];
                     };
                 };
             };
@@ -2753,7 +2753,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["StyleLook"];
+                        "application/json": components["schemas"]["StyleResponse"];
                     };
                 };
             };
@@ -2785,7 +2785,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["LookChange"];
+                    "application/json": components["schemas"]["FrameStyleChange"];
                 };
             };
             responses: {
@@ -2795,7 +2795,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["LookOffer"][];
+                        "application/json": components["schemas"]["FrameStyleOffer"][];
                     };
                 };
             };
@@ -2819,7 +2819,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["LookOffer"][];
+                        "application/json": components["schemas"]["FrameStyleOffer"][];
                     };
                 };
             };
@@ -2854,7 +2854,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["LinkLook"];
+                        "application/json": components["schemas"]["LinkResponse"];
                     };
                 };
             };
@@ -2957,7 +2957,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["LadderLook"][];
+                        "application/json": components["schemas"]["LadderResponse"][];
                     };
                 };
             };
@@ -3086,7 +3086,7 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        AdjustmentsLook: {
+        AdjustmentsResponse: {
             /**
              * Format: int32
              * @default 0
@@ -3150,7 +3150,7 @@ export interface components {
             /** Format: int32 */
             height: number;
         };
-        ArchiveLook: {
+        ArchiveResponse: {
             address: string;
             label: string;
             summary: string;
@@ -3202,13 +3202,13 @@ export interface components {
         ArrangementList: {
             arrangements: components["schemas"]["ArrangementItemInList"][];
         };
-        ArrangementLook: {
+        ArrangementResponse: {
             id: string;
             /** Format: int64 */
             version: number;
             values: components["schemas"]["ArrangementValues"];
             words: {
-                [key: string]: components["schemas"]["Words"];
+                [key: string]: components["schemas"]["PictureMetadata"];
             };
             itemWords: {
                 [key: string]: components["schemas"]["ItemWords"];
@@ -3216,7 +3216,7 @@ export interface components {
             usedIn: components["schemas"]["PageTitle"][];
             uneven: string[];
             timing: null | components["schemas"]["Timing"];
-            overSlides: null | components["schemas"]["WordsOverLook"];
+            overSlides: null | components["schemas"]["WordsOverResponse"];
             orders: components["schemas"]["ItemOrders"];
             largerBytes: {
                 [key: string]: number;
@@ -3236,11 +3236,11 @@ export interface components {
             follows?: null | string;
             kind?: components["schemas"]["ArrangementKind"];
             slider?: null | components["schemas"]["SliderValues"];
-            larger?: null | components["schemas"]["LargerView"];
+            larger?: null | components["schemas"]["Lightbox"];
             /** @default false */
             isShownElsewhere: boolean;
             namedLook?: null | string;
-            ownLook?: null | components["schemas"]["LookValues"];
+            ownLook?: null | components["schemas"]["FrameStyleValues"];
         };
         Arrival: {
             blockId: string;
@@ -3261,6 +3261,20 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        BackdropOnClassResponse: {
+            /** Format: double */
+            heightCssPx: number;
+            contrast: null | components["schemas"]["Contrast"];
+        };
+        BackdropRemedyResponse: {
+            words: components["schemas"]["WordsTone"];
+            tint: string;
+            strength: components["schemas"]["PerClassOfint"];
+        };
+        BackdropResponse: {
+            on: components["schemas"]["PerClassOfBackdropOnClassResponse"];
+            mend: null | components["schemas"]["BackdropRemedyResponse"];
+        };
         BandOffer: {
             colours: components["schemas"]["ColourOffer"][];
             /** Format: int32 */
@@ -3268,7 +3282,7 @@ export interface components {
             /** Format: int32 */
             tintSteps: number;
         };
-        BlockLook: {
+        BlockResponse: {
             id: string;
             html: null | string;
         };
@@ -3341,10 +3355,10 @@ export interface components {
             blockId: string;
             size: string;
             shape: null | string;
-            look: components["schemas"]["ThroughLook"];
+            look: components["schemas"]["TrialPlacementResponse"];
             remedy: null | components["schemas"]["Remedy"];
         };
-        CutLook: {
+        CutResponse: {
             asset: string;
             picture: string;
             title: string;
@@ -3359,8 +3373,6 @@ export interface components {
             isShown: boolean;
             words: string;
         };
-        /** @enum {unknown} */
-        Down: "top" | "middle" | "bottom";
         DownloadChange: {
             title?: null | string;
             description?: null | string;
@@ -3429,17 +3441,35 @@ export interface components {
             changedAt: string;
             joined: null | components["schemas"]["Draft"];
         };
+        DraftPreviewResponse: {
+            mark: string;
+            blocks: components["schemas"]["BlockResponse"][];
+            figures: {
+                [key: string]: components["schemas"]["FigureResponse"];
+            };
+            grounds: {
+                [key: string]: components["schemas"]["BackdropResponse"];
+            };
+            waiting: {
+                [key: string]: components["schemas"]["PlacementChoices"];
+            };
+            notices: components["schemas"]["Notice"][];
+            weights: components["schemas"]["PerClassOfWeight"];
+            files: {
+                [key: string]: string;
+            };
+        };
         EachChange: {
             changes: components["schemas"]["OneChange"][];
         };
-        EditsLook: {
+        EditsResponse: {
             /** Format: int32 */
             quarterTurns: number;
             isMirrored: boolean;
             /** Format: double */
             straightenDeg: number;
             window: components["schemas"]["Box"];
-            adjustments: components["schemas"]["AdjustmentsLook"];
+            adjustments: components["schemas"]["AdjustmentsResponse"];
         };
         /** @enum {unknown} */
         Extent: "column" | "wide";
@@ -3458,7 +3488,7 @@ export interface components {
          * @enum {unknown}
          */
         FigureLinkKind: "none" | "largeFile" | "page" | "address";
-        FigureLook: {
+        FigureResponse: {
             asset: string;
             picture: string;
             title: string;
@@ -3468,16 +3498,18 @@ export interface components {
             sourceHeight: number;
             cut: components["schemas"]["Cut"];
             loss: string;
-            fits: components["schemas"]["PerClassOfFitLook"];
+            fits: components["schemas"]["PerClassOfFitResponse"];
             remedy: null | components["schemas"]["Remedy"];
             beside: components["schemas"]["PerClassOfboolean"];
+            choices: components["schemas"]["PlacementChoices"];
+            choicesOn: components["schemas"]["PerClassOfPlacementChoices"];
             alt: string;
             caption: string;
             slot: components["schemas"]["Segment"][];
             widthsPx: number[];
             /** Format: int32 */
             files: number;
-            on: components["schemas"]["PerClassOfCutLook"];
+            on: components["schemas"]["PerClassOfCutResponse"];
         };
         FileChange: {
             title?: null | string;
@@ -3517,7 +3549,7 @@ export interface components {
             bytes: number;
             colour: string;
             hasAlpha: boolean;
-            words: components["schemas"]["Words"];
+            words: components["schemas"]["PictureMetadata"];
             keep: null | components["schemas"]["KeepArea"];
             marks: components["schemas"]["Mark"][];
             suggestedTitle: string;
@@ -3536,7 +3568,7 @@ export interface components {
             addedBy: string;
             colours: string[];
             ownAddress: null | string;
-            through?: null | components["schemas"]["ThroughLook"];
+            through?: null | components["schemas"]["TrialPlacementResponse"];
         };
         FileList: {
             /** Format: int64 */
@@ -3573,7 +3605,9 @@ export interface components {
             count: number;
             isOn: boolean;
         };
-        FitLook: {
+        /** @enum {unknown} */
+        FitReason: "none" | "fileTooSmall" | "cutTooTight" | "blurred";
+        FitResponse: {
             /** Format: double */
             slotCssPx: number;
             word: components["schemas"]["FitWord"];
@@ -3586,9 +3620,47 @@ export interface components {
             sharpUpToCssPx: number;
         };
         /** @enum {unknown} */
-        FitReason: "none" | "fileTooSmall" | "cutTooTight" | "blurred";
-        /** @enum {unknown} */
         FitWord: "sharp" | "soft" | "coarse";
+        FrameStyleChange: {
+            name: string;
+            look: components["schemas"]["FrameStyleValues"];
+        };
+        FrameStyleLimits: {
+            /** Format: int32 */
+            mostLinePx: number;
+            /** Format: int32 */
+            mostPaddingPx: number;
+            /** Format: int32 */
+            mostRoundPx: number;
+            /** Format: int32 */
+            mostShadowPx: number;
+        };
+        FrameStyleOffer: {
+            id: string;
+            name: string;
+            look: components["schemas"]["FrameStyleValues"];
+            /** Format: int32 */
+            places: number;
+            seen: string;
+        };
+        FrameStyleValues: {
+            line?: components["schemas"]["LineStyle"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            linePx: number;
+            /** @default #000000 */
+            lineColour: string;
+            roundPx?: null | number[];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            paddingPx: number;
+            background?: null | string;
+            shadow?: null | components["schemas"]["Shadow"];
+        };
         /** @enum {unknown} */
         GalleryKind: "grid" | "rows" | "level" | "even";
         GalleryValues: {
@@ -3599,7 +3671,7 @@ export interface components {
             gutterPx: number;
             shape: string;
             whole: boolean;
-            align: components["schemas"]["Down"];
+            align: components["schemas"]["VerticalAlign"];
             captions: components["schemas"]["CaptionPlace"];
             captionsFrom: components["schemas"]["CaptionSource"];
             /** Format: int32 */
@@ -3616,29 +3688,19 @@ export interface components {
         GivenAddress: {
             address: string;
         };
-        GroundClassLook: {
-            /** Format: double */
-            heightCssPx: number;
-            contrast: null | components["schemas"]["Contrast"];
-        };
-        GroundLook: {
-            on: components["schemas"]["PerClassOfGroundClassLook"];
-            mend: null | components["schemas"]["GroundMendLook"];
-        };
-        GroundMendLook: {
-            words: components["schemas"]["WordsTone"];
-            tint: string;
-            strength: components["schemas"]["PerClassOfint"];
-        };
         Health: {
             status: string;
             version: string;
             /** Format: int64 */
             schema: number;
         };
+        /** @enum {unknown} */
+        HorizontalAlign: "left" | "centre" | "right";
         /** Format: binary */
         IFormFile: string;
         IFormFileCollection: components["schemas"]["IFormFile"][];
+        /** @enum {unknown} */
+        Indicators: "none" | "dots" | "pictures";
         /** @enum {unknown} */
         InsteadKind: "film" | "hosted" | "page" | "words";
         InsteadValues: {
@@ -3658,7 +3720,7 @@ export interface components {
         };
         ItemFit: {
             worst: components["schemas"]["FitWord"];
-            fits: components["schemas"]["PerClassOfFitLook"];
+            fits: components["schemas"]["PerClassOfFitResponse"];
             remedy: null | components["schemas"]["Remedy"];
             loss: string;
         };
@@ -3750,7 +3812,7 @@ export interface components {
             after?: null | string;
         };
         KeepVersion: {
-            edits: components["schemas"]["EditsLook"];
+            edits: components["schemas"]["EditsResponse"];
             keep?: null | components["schemas"]["Box"];
             /** Format: int32 */
             replaces?: null | number;
@@ -3767,7 +3829,7 @@ export interface components {
         KeptSearchList: {
             searches: components["schemas"]["KeptSearch"][];
         };
-        LadderLook: {
+        LadderResponse: {
             title: string;
             cut: components["schemas"]["Cut"];
             /** Format: int32 */
@@ -3778,16 +3840,6 @@ export interface components {
             /** Format: double */
             ratioOfOther: null | number;
         };
-        /** @enum {unknown} */
-        LargerSize: "lean" | "balanced" | "full" | "original";
-        LargerView: {
-            size: components["schemas"]["LargerSize"];
-            credit: boolean;
-            zooms: boolean;
-            plays: boolean;
-            shares: boolean;
-            downloads: boolean;
-        };
         LargestFile: {
             /** Format: int64 */
             bytes: number;
@@ -3797,12 +3849,22 @@ export interface components {
             name: string;
             sentence: string;
         };
+        Lightbox: {
+            size: components["schemas"]["LightboxSize"];
+            credit: boolean;
+            zooms: boolean;
+            plays: boolean;
+            shares: boolean;
+            downloads: boolean;
+        };
+        /** @enum {unknown} */
+        LightboxSize: "lean" | "balanced" | "full" | "original";
         /**
          * @default none
          * @enum {unknown}
          */
         LineStyle: "none" | "solid" | "dashed" | "dotted" | "double";
-        LinkLook: {
+        LinkResponse: {
             written: null | string;
             repair: null | string;
             error: null | string;
@@ -3811,60 +3873,14 @@ export interface components {
             pageId: string;
             pageTitle: string;
         };
-        Look: {
-            mark: string;
-            blocks: components["schemas"]["BlockLook"][];
-            figures: {
-                [key: string]: components["schemas"]["FigureLook"];
-            };
-            grounds: {
-                [key: string]: components["schemas"]["GroundLook"];
-            };
-            notices: components["schemas"]["Notice"][];
-            weights: components["schemas"]["PerClassOfWeight"];
-            files: {
-                [key: string]: string;
-            };
-        };
-        LookChange: {
-            name: string;
-            look: components["schemas"]["LookValues"];
-        };
-        LookLimits: {
-            /** Format: int32 */
-            mostLinePx: number;
-            /** Format: int32 */
-            mostPaddingPx: number;
-            /** Format: int32 */
-            mostRoundPx: number;
-            /** Format: int32 */
-            mostShadowPx: number;
-        };
-        LookOffer: {
-            id: string;
-            name: string;
-            look: components["schemas"]["LookValues"];
-            /** Format: int32 */
-            places: number;
-            seen: string;
-        };
-        LookValues: {
-            line?: components["schemas"]["LineStyle"];
-            /**
-             * Format: int32
-             * @default 0
-             */
-            linePx: number;
-            /** @default #000000 */
-            lineColour: string;
-            roundPx?: null | number[];
-            /**
-             * Format: int32
-             * @default 0
-             */
-            paddingPx: number;
-            background?: null | string;
-            shadow?: null | components["schemas"]["Shadow"];
+        LoadTimeline: {
+            /** Format: double */
+            wordsMs: number;
+            /** Format: double */
+            firstScreenMs: number;
+            /** Format: double */
+            allMs: number;
+            pictures: components["schemas"]["Arrival"][];
         };
         MailLine: {
             id: string;
@@ -3964,30 +3980,35 @@ export interface components {
             html: string;
             address?: null | string;
         };
+        PerClassOfBackdropOnClassResponse: {
+            phone: components["schemas"]["BackdropOnClassResponse"];
+            tablet: components["schemas"]["BackdropOnClassResponse"];
+            desktop: components["schemas"]["BackdropOnClassResponse"];
+        };
         PerClassOfContrast: {
             phone: components["schemas"]["Contrast"];
             tablet: components["schemas"]["Contrast"];
             desktop: components["schemas"]["Contrast"];
         };
-        PerClassOfCutLook: {
-            phone: components["schemas"]["CutLook"];
-            tablet: components["schemas"]["CutLook"];
-            desktop: components["schemas"]["CutLook"];
+        PerClassOfCutResponse: {
+            phone: components["schemas"]["CutResponse"];
+            tablet: components["schemas"]["CutResponse"];
+            desktop: components["schemas"]["CutResponse"];
         };
-        PerClassOfFitLook: {
-            phone: components["schemas"]["FitLook"];
-            tablet: components["schemas"]["FitLook"];
-            desktop: components["schemas"]["FitLook"];
+        PerClassOfFitResponse: {
+            phone: components["schemas"]["FitResponse"];
+            tablet: components["schemas"]["FitResponse"];
+            desktop: components["schemas"]["FitResponse"];
         };
-        PerClassOfGroundClassLook: {
-            phone: components["schemas"]["GroundClassLook"];
-            tablet: components["schemas"]["GroundClassLook"];
-            desktop: components["schemas"]["GroundClassLook"];
+        PerClassOfLoadTimeline: {
+            phone: components["schemas"]["LoadTimeline"];
+            tablet: components["schemas"]["LoadTimeline"];
+            desktop: components["schemas"]["LoadTimeline"];
         };
-        PerClassOfRehearsal: {
-            phone: components["schemas"]["Rehearsal"];
-            tablet: components["schemas"]["Rehearsal"];
-            desktop: components["schemas"]["Rehearsal"];
+        PerClassOfPlacementChoices: {
+            phone: components["schemas"]["PlacementChoices"];
+            tablet: components["schemas"]["PlacementChoices"];
+            desktop: components["schemas"]["PlacementChoices"];
         };
         PerClassOfWeight: {
             phone: components["schemas"]["Weight"];
@@ -4031,9 +4052,36 @@ export interface components {
             /** Format: double */
             f: number;
         };
+        PictureMetadata: {
+            /** @default  */
+            title: string;
+            /** @default  */
+            alt: string;
+            /** @default  */
+            caption: string;
+            /** @default  */
+            description: string;
+            /** @default  */
+            credit: string;
+            /** @default  */
+            rights: string;
+            /** @default  */
+            folder: string;
+            /** @default  */
+            source: string;
+            /** @default  */
+            keywords: string;
+            own?: {
+                [key: string]: string;
+            };
+        };
+        PlacementChoices: {
+            side: boolean;
+            beside: boolean;
+        };
         /** @enum {unknown} */
         ProposalKind: "mail" | "webPage" | "archive" | "bundle";
-        ProposalLook: {
+        ProposalResponse: {
             id: string;
             kind: components["schemas"]["ProposalKind"];
             title: string;
@@ -4105,15 +4153,6 @@ export interface components {
             place: string;
             width: components["schemas"]["Segment"][];
         };
-        Rehearsal: {
-            /** Format: double */
-            wordsMs: number;
-            /** Format: double */
-            firstScreenMs: number;
-            /** Format: double */
-            allMs: number;
-            pictures: components["schemas"]["Arrival"][];
-        };
         Remedy: {
             sentence: string;
             size?: null | components["schemas"]["SizeRole"];
@@ -4126,14 +4165,14 @@ export interface components {
             originalWidth: number;
             /** Format: int32 */
             originalHeight: number;
-            versions: components["schemas"]["VersionLook"][];
-            look: components["schemas"]["RoomLook"];
+            versions: components["schemas"]["VersionResponse"][];
+            look: components["schemas"]["RoomResponse"];
             /** Format: double */
             mostStraightenDeg: number;
             cannotEdit: null | string;
         };
-        RoomLook: {
-            edits: components["schemas"]["EditsLook"];
+        RoomResponse: {
+            edits: components["schemas"]["EditsResponse"];
             /** Format: int32 */
             width: number;
             /** Format: int32 */
@@ -4146,10 +4185,10 @@ export interface components {
             frameMap: components["schemas"]["PictureMap"];
             keep: null | components["schemas"]["Box"];
             cuts: components["schemas"]["CutInUse"][];
-            shapes: components["schemas"]["ShapeLook"][];
+            shapes: components["schemas"]["ShapeResponse"][];
         };
         RoomState: {
-            edits: components["schemas"]["EditsLook"];
+            edits: components["schemas"]["EditsResponse"];
             keep?: null | components["schemas"]["Box"];
         };
         RowOffer: {
@@ -4181,7 +4220,7 @@ export interface components {
             /** Format: int32 */
             percent: number;
         };
-        ShapeLook: {
+        ShapeResponse: {
             shape: string;
             cut: components["schemas"]["Cut"];
             loss: string;
@@ -4194,8 +4233,6 @@ export interface components {
         ShelfList: {
             patterns: components["schemas"]["ShelfItem"][];
         };
-        /** @enum {unknown} */
-        Side: "left" | "centre" | "right";
         SiteColours: {
             /** @default #fdfcf8 */
             paper: string;
@@ -4210,7 +4247,7 @@ export interface components {
             /** @default #8a3b12 */
             link: string;
         };
-        SiteLook: {
+        SiteResponse: {
             name: string;
             classes: components["schemas"]["WidthClasses"];
             firstScreenPx: components["schemas"]["PerClassOfint"];
@@ -4223,8 +4260,8 @@ export interface components {
             mostCells: number;
             cellShape: null | string;
             bands: components["schemas"]["BandOffer"];
-            looks: components["schemas"]["LookOffer"][];
-            lookLimits: components["schemas"]["LookLimits"];
+            looks: components["schemas"]["FrameStyleOffer"][];
+            lookLimits: components["schemas"]["FrameStyleLimits"];
             lines: string[];
             isPublished: boolean;
             largestFile: components["schemas"]["LargestFile"];
@@ -4250,7 +4287,7 @@ export interface components {
             change: components["schemas"]["ChangeKind"];
             playsItself: boolean;
             loops: boolean;
-            steps: components["schemas"]["Steps"];
+            steps: components["schemas"]["Indicators"];
             captions: components["schemas"]["CaptionPlace"];
             captionsFrom: components["schemas"]["CaptionSource"];
             opensLarger: boolean;
@@ -4281,7 +4318,7 @@ export interface components {
         SomeFiles: {
             items: components["schemas"]["FileItem"][];
         };
-        StateLook: {
+        StateResponse: {
             /** Format: int64 */
             version: number;
             title: string;
@@ -4292,8 +4329,6 @@ export interface components {
             keptAt: string;
             isNow: boolean;
         };
-        /** @enum {unknown} */
-        Steps: "none" | "dots" | "pictures";
         StillStanding: {
             id: string;
             title: string;
@@ -4302,7 +4337,7 @@ export interface components {
         StyleChange: {
             values: components["schemas"]["StyleValues"];
         };
-        StyleLook: {
+        StyleResponse: {
             values: components["schemas"]["StyleValues"];
             seen: string;
             pairs: components["schemas"]["ColourPair"][];
@@ -4344,8 +4379,8 @@ export interface components {
             pageTitle: string;
             blockId: string;
             size: string;
-            before: components["schemas"]["ThroughLook"];
-            after: components["schemas"]["ThroughLook"];
+            before: components["schemas"]["TrialPlacementResponse"];
+            after: components["schemas"]["TrialPlacementResponse"];
         };
         Swapped: {
             /** Format: int32 */
@@ -4367,7 +4402,7 @@ export interface components {
             was: string;
             willBe: string;
         };
-        TableLook: {
+        TableResponse: {
             /** Format: int32 */
             pictures: number;
             changes: components["schemas"]["TableChange"][];
@@ -4395,13 +4430,8 @@ export interface components {
         TakenList: {
             files: components["schemas"]["Taken"][];
         };
-        ThroughLook: {
-            cut: components["schemas"]["Cut"];
-            loss: string;
-            phone: null | components["schemas"]["FitLook"];
-            desktop: null | components["schemas"]["FitLook"];
-        };
         Timing: {
+            items: string[];
             staysMs: number[];
             readsMs: number[];
             /** Format: int32 */
@@ -4410,12 +4440,18 @@ export interface components {
             roundMs: number;
             findings: string[];
         };
-        VersionLook: {
+        TrialPlacementResponse: {
+            cut: components["schemas"]["Cut"];
+            loss: string;
+            phone: null | components["schemas"]["FitResponse"];
+            desktop: null | components["schemas"]["FitResponse"];
+        };
+        VersionResponse: {
             /** Format: int32 */
             number: number;
             picture: string;
             what: string;
-            edits: components["schemas"]["EditsLook"];
+            edits: components["schemas"]["EditsResponse"];
             /** Format: int32 */
             width: number;
             /** Format: int32 */
@@ -4424,10 +4460,12 @@ export interface components {
             /** Format: date-time */
             madeAt: string;
         };
+        /** @enum {unknown} */
+        VerticalAlign: "top" | "middle" | "bottom";
         VideoGiven: {
             address: string;
         };
-        VideoLook: {
+        VideoResponse: {
             address: string;
             player: string;
             title: string;
@@ -4448,39 +4486,16 @@ export interface components {
             desktopFromPx: number;
             referencePx: components["schemas"]["PerClassOfint"];
         };
-        Words: {
-            /** @default  */
-            title: string;
-            /** @default  */
-            alt: string;
-            /** @default  */
-            caption: string;
-            /** @default  */
-            description: string;
-            /** @default  */
-            credit: string;
-            /** @default  */
-            rights: string;
-            /** @default  */
-            folder: string;
-            /** @default  */
-            source: string;
-            /** @default  */
-            keywords: string;
-            own?: {
-                [key: string]: string;
-            };
-        };
         /** @enum {unknown} */
         WordsFrom: "own" | "library" | "missing" | "nothing";
-        WordsOverLook: {
+        WordsOverResponse: {
             contrast: components["schemas"]["PerClassOfContrast"];
             below: null | string;
-            mend: null | components["schemas"]["GroundMendLook"];
+            mend: null | components["schemas"]["BackdropRemedyResponse"];
         };
         WordsOverValues: {
-            across: components["schemas"]["Side"];
-            down: components["schemas"]["Down"];
+            across: components["schemas"]["HorizontalAlign"];
+            down: components["schemas"]["VerticalAlign"];
             tone: components["schemas"]["WordsTone"];
             tint: string;
             tintStrength: number[];

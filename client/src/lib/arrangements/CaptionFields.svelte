@@ -1,7 +1,7 @@
 <!-- Where the words of the pictures stand, and which they are. -->
 <script lang="ts">
-  import { captionSources } from '$lib/desk/choices';
-  import Choice from './Choice.svelte';
+  import { captionSources } from '$lib/model/choices';
+  import Choice from '$lib/fields/Choice.svelte';
   import { captionPlaces, entriesOf, type GalleryValues } from './opened.svelte';
 
   type Captions = Pick<GalleryValues, 'captions' | 'captionsFrom'>;

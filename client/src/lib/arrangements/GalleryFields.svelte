@@ -2,9 +2,9 @@
 <script lang="ts">
   import type { SiteLook } from '$lib/api/client';
   import CaptionFields from './CaptionFields.svelte';
-  import Choice from './Choice.svelte';
-  import NumberEach from './NumberEach.svelte';
-  import NumberField from './NumberField.svelte';
+  import Choice from '$lib/fields/Choice.svelte';
+  import NumberEach from '$lib/fields/NumberEach.svelte';
+  import NumberField from '$lib/fields/NumberField.svelte';
   import { entriesOf, galleryKinds, type GalleryValues, type Opened } from './opened.svelte';
   import Turns from './Turns.svelte';
 

@@ -2,10 +2,10 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
   import { createQuery } from '@tanstack/svelte-query';
-  import FileChoice from '$lib/desk/FileChoice.svelte';
-  import LinkField from '$lib/desk/LinkField.svelte';
-  import VideoAddress from '$lib/desk/VideoAddress.svelte';
-  import { isCaptions, isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
+  import FileChoice from '$lib/fields/FileChoice.svelte';
+  import LinkField from '$lib/fields/LinkField.svelte';
+  import VideoAddress from '$lib/fields/VideoAddress.svelte';
+  import { isCaptions, isVideo, otherFiles, thereOf } from '$lib/media/otherFiles';
   import { entriesOf, type Item } from './opened.svelte';
 
   let { item, onset }: { item: Item; onset: (change: Partial<Item>) => void } = $props();
@@ -52,7 +52,7 @@
   const page = (give: typeof set) => (written: string | null) => give('page', written ?? '');
   const hosted =
     (give: typeof set) =>
-    ({ address, player, title }: Schemas['VideoLook']) =>
+    ({ address, player, title }: Schemas['VideoResponse']) =>
       give('hosted', address, { player, title });
 </script>
 
@@ -101,7 +101,8 @@
   <div>
     <LinkField
       value={instead?.kind === 'page' ? instead.target : ''}
-      hint="A page of this site, or an address with https. A site that does not let itself be framed stays empty there; its link still leads to it."
+      hint={'A page of this site, or an address with https. A site that does not let itself be framed stays empty there; ' +
+        'its link still leads to it.'}
       onset={page(set)}
     />
   </div>

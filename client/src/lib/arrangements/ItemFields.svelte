@@ -1,12 +1,13 @@
-<!-- What is said of one picture of an arrangement: its words, where it leads, and as a slide how long it stands and what stands over it. -->
+<!-- What is said of one picture of an arrangement: its words, where it leads, and as a slide how long it stands
+and what stands over it. -->
 <script lang="ts">
   import { proofOf, type SiteLook } from '$lib/api/client';
-  import FromLibrary from '$lib/library/FromLibrary.svelte';
-  import FitTable from '$lib/desk/FitTable.svelte';
-  import LinkField from '$lib/desk/LinkField.svelte';
-  import PictureLink from '$lib/desk/PictureLink.svelte';
+  import FromLibrary from '$lib/media/FromLibrary.svelte';
+  import FitTable from '$lib/fields/FitTable.svelte';
+  import LinkField from '$lib/fields/LinkField.svelte';
+  import PictureLink from '$lib/fields/PictureLink.svelte';
   import InsteadFields from './InsteadFields.svelte';
-  import NumberField from './NumberField.svelte';
+  import NumberField from '$lib/fields/NumberField.svelte';
   import type { Item, Opened } from './opened.svelte';
 
   let { opened, item, limits }: { opened: Opened; item: Item; limits: SiteLook['arrangements'] } = $props();

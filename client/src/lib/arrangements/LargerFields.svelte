@@ -1,6 +1,6 @@
 <!-- What the larger view of a set opens and offers, and what that costs a visitor. -->
 <script lang="ts">
-  import { weight } from '$lib/ui/words';
+  import { weight } from '$lib/model/words';
   import { entriesOf, type Opened } from './opened.svelte';
   import Turns from './Turns.svelte';
 

@@ -2,8 +2,8 @@
 <script lang="ts">
   import type { SiteLook } from '$lib/api/client';
   import { queryClient, sitePlan } from '$lib/api/queries';
-  import LookChoice from '$lib/desk/LookChoice.svelte';
-  import type { LookAttrs } from '$lib/desk/schema';
+  import LookChoice from '$lib/fields/LookChoice.svelte';
+  import type { LookAttrs } from '$lib/model/attrs';
   import type { Opened } from './opened.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();

@@ -2,7 +2,7 @@
 <script lang="ts">
   import { sentenceOf } from '$lib/api/client';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
   import type { Opened } from './opened.svelte';
 
   let { opened }: { opened: Opened } = $props();

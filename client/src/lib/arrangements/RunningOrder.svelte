@@ -7,8 +7,8 @@
   import { dndzone, type DndEvent } from 'svelte-dnd-action';
   import { proofOf, type SiteLook } from '$lib/api/client';
   import Fit from '$lib/ui/Fit.svelte';
-  import BoxDrawn from '$lib/library/BoxDrawn.svelte';
-  import { Boxing } from '$lib/library/boxing.svelte';
+  import BoxDrawn from '$lib/ui/BoxDrawn.svelte';
+  import { Boxing } from '$lib/ui/boxing.svelte';
   import ItemFields from './ItemFields.svelte';
   import { entriesOf, type Item, type Opened } from './opened.svelte';
 

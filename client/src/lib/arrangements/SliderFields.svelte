@@ -2,10 +2,10 @@
 <script lang="ts">
   import type { SiteLook } from '$lib/api/client';
   import CaptionFields from './CaptionFields.svelte';
-  import Choice from './Choice.svelte';
-  import ColourChoice from '$lib/desk/ColourChoice.svelte';
-  import NumberEach from './NumberEach.svelte';
-  import NumberField from './NumberField.svelte';
+  import Choice from '$lib/fields/Choice.svelte';
+  import ColourChoice from '$lib/fields/ColourChoice.svelte';
+  import NumberEach from '$lib/fields/NumberEach.svelte';
+  import NumberField from '$lib/fields/NumberField.svelte';
   import {
     arrowPlaces,
     changeKinds,

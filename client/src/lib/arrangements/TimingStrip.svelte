@@ -7,7 +7,8 @@
   let { opened, timing, limits }: { opened: Opened; timing: Schemas['Timing']; limits: SiteLook['arrangements'] } =
     $props();
   const slider = $derived(opened.wish!.slider!);
-  const shown = $derived(opened.wish!.items.filter((item) => item.isOn));
+  /** Those that visitors see, as the server tells: which are due by their dates is not worked out here. */
+  const shown = $derived(timing.items.map((id) => opened.wish!.items.find((item) => item.id === id)));
   /** Of one at a time each has a stay of its own; of several the stay is that of all. */
   const own = $derived(opened.wish!.kind === 'slider');
   const round = $derived(Math.max(1, timing.roundMs));
@@ -64,7 +65,7 @@
       <div class="relative min-w-0" style:flex="{stayOf(i)} 1 0">
         <div
           class="h-8 bg-base-content bg-cover bg-center"
-          style:background-image={shown[i]?.asset ? `url("${proofOf(shown[i].asset, 160)}")` : undefined}
+          style:background-image={shown[i]?.asset ? `url("${proofOf(shown[i]!.asset, 160)}")` : undefined}
         ></div>
         <div
           class="mt-0.5 h-[3px] {reads > stay ? 'bg-soft' : 'bg-quiet'}"
@@ -99,7 +100,7 @@
       Drag the end of a stay to change it.
     </p>
   {/if}
-  <figcaption class="dk-tabular text-quiet">
+  <figcaption class="dk-tabular mt-1.5 text-quiet">
     {timing.staysMs.length}
     {timing.staysMs.length === 1 ? 'stop' : 'stops'}, {#if new Set(timing.staysMs).size > 1}most stay {seconds(
         slider.stayMs,

@@ -1,11 +1,11 @@
 <!-- How words stand over slides: where, dark or light, over which tint, and whether they can be read on every one. -->
 <script lang="ts">
   import type { SiteLook } from '$lib/api/client';
-  import { classes } from '$lib/desk/choices';
-  import ContrastTable from '$lib/desk/ContrastTable.svelte';
-  import NineFields from '$lib/desk/NineFields.svelte';
-  import TintFields from '$lib/desk/TintFields.svelte';
-  import Choice from './Choice.svelte';
+  import { classes } from '$lib/model/choices';
+  import ContrastTable from '$lib/fields/ContrastTable.svelte';
+  import NineFields from '$lib/fields/NineFields.svelte';
+  import TintFields from '$lib/fields/TintFields.svelte';
+  import Choice from '$lib/fields/Choice.svelte';
   import { entriesOf, type Opened } from './opened.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();

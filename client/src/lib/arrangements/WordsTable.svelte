@@ -3,7 +3,7 @@
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { onePicture, pageList, queryClient } from '$lib/api/queries';
   import { createQuery } from '@tanstack/svelte-query';
-  import { linkKinds, linkOf } from '$lib/desk/choices';
+  import { linkKinds, linkOf } from '$lib/model/choices';
   import type { Item, Opened } from './opened.svelte';
 
   let { opened }: { opened: Opened } = $props();

@@ -1,10 +1,10 @@
 import { replaceEqualDeep } from '@tanstack/svelte-query';
-import type { FigureAttrs } from '$lib/desk/schema';
-import { keepAll } from '$lib/intake/keepAll';
-import { Choosing } from '$lib/library/choosing.svelte';
-import { uploads } from '$lib/library/uploads.svelte';
+import type { FigureAttrs } from '$lib/model/attrs';
+import { keepAll } from '$lib/model/keepAll';
+import { Choosing } from '$lib/ui/choosing.svelte';
+import { uploads } from '$lib/media/uploads.svelte';
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
-import { newName } from '$lib/desk/copies';
+import { newName } from '$lib/model/copies';
 
 type Values = Schemas['ArrangementValues'];
 export type GalleryValues = Schemas['GalleryValues'];
@@ -19,13 +19,13 @@ const againMs = 3_000;
 
 /** An arrangement that is worked on: what is wished for shows at once and is kept after a moment's rest. */
 export class Opened {
-  look = $state.raw<Schemas['ArrangementLook'] | null>(null);
+  look = $state.raw<Schemas['ArrangementResponse'] | null>(null);
   wish = $state.raw<Values | null>(null);
   problem = $state('');
   /** Counts up whenever the server has kept a change. */
   kept = $state(0);
   /** What another window kept meanwhile; nothing is kept here until it is chosen. */
-  theirs = $state.raw<Schemas['ArrangementLook'] | null>(null);
+  theirs = $state.raw<Schemas['ArrangementResponse'] | null>(null);
   /** Items that are chosen together, by id. */
   readonly choosing = new Choosing();
   private before = $state.raw<Values[]>([]);
@@ -44,7 +44,10 @@ export class Opened {
     this.take(await answer(api.GET('/api/arrangements/{id}', { params: { path: { id: this.id } } })));
   }
 
-  /** Kept as this version: by another window, and then shown where nothing here waits to be kept; or what is on its way from here, and then it can be seen already. */
+  /**
+   * Kept as this version: by another window, and then shown where nothing here waits to be kept; or what is on its way
+   * from here, and then it can be seen already.
+   */
   async heard(version: number) {
     if (version <= (this.look?.version ?? 0)) return;
     if (!this.waits) await this.load();
@@ -135,7 +138,9 @@ export class Opened {
     if (ids.length > 0) this.add(ids);
   }
 
-  /** Reads the HTML of a gallery made elsewhere: its pictures into the library, and after the one chosen or to the end. */
+  /**
+   * Reads the HTML of a gallery made elsewhere: its pictures into the library, and after the one chosen or to the end.
+   */
   async readIn(html: string, address: string | null) {
     const found = await answer(api.POST('/api/intake/gallery', { body: { html, address } }));
     const kept = await keepAll(found);
@@ -218,7 +223,7 @@ export class Opened {
       this.shows(look.version);
     } catch (error) {
       this.problem = sentenceOf(error);
-      if (error instanceof Problem && error.more.now) this.theirs = error.more.now as Schemas['ArrangementLook'];
+      if (error instanceof Problem && error.more.now) this.theirs = error.more.now as Schemas['ArrangementResponse'];
       else if (!(error instanceof Problem) || error.status === 0 || error.status >= 500)
         this.timer = window.setTimeout(() => void this.keep(), againMs);
     }
@@ -241,7 +246,7 @@ export class Opened {
     this.take(theirs);
   }
 
-  private take(look: Schemas['ArrangementLook']) {
+  private take(look: Schemas['ArrangementResponse']) {
     this.look = look;
     this.wish = look.values;
     this.shows(look.version);

@@ -3,7 +3,8 @@
   import { DropdownMenu } from 'bits-ui';
   import Plus from '@lucide/svelte/icons/plus';
   import { untrack } from 'svelte';
-  import type { Desk, Gap } from './desk.svelte';
+  import type { Desk } from './desk.svelte';
+  import type { Gap } from './editor/commands';
   import { slotAt } from './geometry';
   import { pickFiles } from '$lib/ui/pickFiles';
 
@@ -47,7 +48,7 @@
   }
 
   function fromLibrary() {
-    desk.endSwap(null);
+    desk.trial.end(null);
     desk.gap = { after: gap.after, inside: gap.inside };
     desk.drawerOpen = true;
   }
@@ -69,7 +70,10 @@
       }}
     >
       <DropdownMenu.Trigger
-        class="pointer-events-auto absolute -top-3 left-1/2 grid size-6 -translate-x-1/2 cursor-pointer place-items-center rounded-full bg-neutral text-neutral-content"
+        class={[
+          'pointer-events-auto absolute -top-3 left-1/2 grid size-6 -translate-x-1/2 cursor-pointer place-items-center',
+          'rounded-full bg-neutral text-neutral-content',
+        ]}
         aria-label="Add here"
         onpointerenter={() => onover(true)}
         onpointerleave={() => open || onover(false)}
@@ -89,21 +93,22 @@
           <DropdownMenu.Item class="dk-item" onSelect={fromLibrary}>Picture from the library</DropdownMenu.Item>
           <DropdownMenu.Item
             class="dk-item"
-            onSelect={() => void fromComputer((files, at) => desk.placeFiles(files, at))}
+            onSelect={() => void fromComputer((files, at) => desk.media.placeFiles(files, at))}
             >Picture from this computer</DropdownMenu.Item
           >
           <DropdownMenu.Item
             class="dk-item"
-            onSelect={() => void fromComputer((files, at) => desk.placeFilesTogether(files, undefined, at))}
+            onSelect={() => void fromComputer((files, at) => desk.media.placeFilesTogether(files, undefined, at))}
             >Gallery of pictures from this computer</DropdownMenu.Item
           >
           <DropdownMenu.Item
             class="dk-item"
-            onSelect={() => (desk.addingVideo = { after: gap.after, inside: gap.inside })}>Video</DropdownMenu.Item
+            onSelect={() => (desk.media.addingVideo = { after: gap.after, inside: gap.inside })}
+            >Video</DropdownMenu.Item
           >
           <DropdownMenu.Separator class="my-1 border-t border-hair" />
-          {#each kinds.filter(([, kind]) => kind !== 'band' || !desk.isInBand(gap)) as [name, kind] (kind)}
-            <DropdownMenu.Item class="dk-item" onSelect={() => desk.insert(kind, gap)}>{name}</DropdownMenu.Item>
+          {#each kinds.filter(([, kind]) => kind !== 'band' || !desk.moves.isInBand(gap)) as [name, kind] (kind)}
+            <DropdownMenu.Item class="dk-item" onSelect={() => desk.moves.insert(kind, gap)}>{name}</DropdownMenu.Item>
           {/each}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

@@ -2,15 +2,15 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { sentenceOf } from '$lib/api/client';
-  import { stillOf } from '$lib/library/film';
-  import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
-  import { uploads } from '$lib/library/uploads.svelte';
+  import { stillOf } from '$lib/media/film';
+  import { isVideo, otherFiles, thereOf } from '$lib/media/otherFiles';
+  import { uploads } from '$lib/media/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { weight } from '$lib/ui/words';
+  import { weight } from '$lib/model/words';
   import type { Desk } from './desk.svelte';
-  import { ownVideo } from './schema';
-  import VideoAddress from './VideoAddress.svelte';
+  import { ownVideo } from '$lib/model/attrs';
+  import VideoAddress from '$lib/fields/VideoAddress.svelte';
 
   let { desk }: { desk: Desk } = $props();
   const files = createQuery(() => otherFiles(''));
@@ -40,7 +40,7 @@
   function place(file: string, still: string | null) {
     if (!still) throw new Error('The still could not be kept: choose a picture as the still.');
     withoutStill = null;
-    desk.placeVideo(still, ownVideo(file));
+    desk.media.placeVideo(still, ownVideo(file));
   }
 
   const withStill = (file: string, given: File[]) =>
@@ -58,7 +58,10 @@
     });
 </script>
 
-<Sheet bind:open={() => desk.addingVideo !== null, (open) => !open && (desk.addingVideo = null)} title="Video">
+<Sheet
+  bind:open={() => desk.media.addingVideo !== null, (open) => !open && (desk.media.addingVideo = null)}
+  title="Video"
+>
   <h3 class="mb-1.5 font-semibold">A file</h3>
   {#if videos.length > 0}
     <ul class="mb-2" aria-label="Videos of the library">
@@ -77,7 +80,7 @@
   <h3 class="mt-5 mb-1.5 font-semibold">A video on another site</h3>
   <VideoAddress
     label="Place"
-    onread={({ picture, address, player, title }) => desk.placeVideo(picture, { address, player, title })}
+    onread={({ picture, address, player, title }) => desk.media.placeVideo(picture, { address, player, title })}
   />
   <p class="mt-1.5 text-quiet">
     Visitors see its still; the other site is asked for its player only when they press it. To try it here:

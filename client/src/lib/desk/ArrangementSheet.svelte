@@ -10,10 +10,10 @@
   import KindChoice from '$lib/arrangements/KindChoice.svelte';
   import { Opened } from '$lib/arrangements/opened.svelte';
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
-  import { sizeWords } from './choices';
+  import { sizeWords } from '$lib/model/choices';
   import type { Desk } from './desk.svelte';
   import PieceMoves from './PieceMoves.svelte';
-  import type { ArrangementAttrs } from './schema';
+  import type { ArrangementAttrs } from '$lib/model/attrs';
 
   let { desk, id, attrs }: { desk: Desk; id: string; attrs: ArrangementAttrs } = $props();
   const all = createQuery(arrangementList);
@@ -66,7 +66,7 @@
     id="which-arrangement"
     class="dk-field"
     value={attrs.arrangement}
-    onchange={(event) => desk.setPiece(id, { arrangement: event.currentTarget.value })}
+    onchange={(event) => desk.set(id, { arrangement: event.currentTarget.value })}
   >
     {#if !attrs.arrangement}<option value="">choose one</option>{/if}
     {#each all.data?.arrangements ?? [] as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
@@ -74,7 +74,7 @@
   <h3 class="dk-label mt-3">Reaches over</h3>
   <div class="flex gap-1.5" role="group" aria-label="Reaches over">
     {#each reaches as reach (reach)}
-      <button class="dk-button" aria-pressed={attrs.reach === reach} onclick={() => desk.setPiece(id, { reach })}
+      <button class="dk-button" aria-pressed={attrs.reach === reach} onclick={() => desk.set(id, { reach })}
         >{sizeWords(reach)}</button
       >
     {/each}

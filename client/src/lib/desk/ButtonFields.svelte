@@ -1,11 +1,11 @@
 <!-- A button: where it leads and how it is drawn; its words are typed on the page. -->
 <script lang="ts">
   import type { Desk } from './desk.svelte';
-  import LinkField from './LinkField.svelte';
-  import type { ButtonAttrs } from './schema';
+  import LinkField from '$lib/fields/LinkField.svelte';
+  import type { ButtonAttrs } from '$lib/model/attrs';
 
   let { desk, button }: { desk: Desk; button: ButtonAttrs } = $props();
-  const setOf = (id: ButtonAttrs['id']) => (change: Partial<ButtonAttrs>) => id && desk.setButton(id, change);
+  const setOf = (id: ButtonAttrs['id']) => (change: Partial<ButtonAttrs>) => id && desk.set(id, change);
   const set = $derived(setOf(button.id));
   const giving = (give: typeof set) => (link: string | null) => void give({ link: link ?? '' });
 </script>

@@ -1,22 +1,24 @@
 <!-- Trim marks, tag and grips of the chosen figure, drawn over the frame. -->
 <script lang="ts">
   import Fit from '$lib/ui/Fit.svelte';
-  import { weight } from '$lib/ui/words';
+  import { weight } from '$lib/model/words';
   import type { Desk } from './desk.svelte';
   import { slotAt, type Box } from './geometry';
   import { resize, type Resizing } from './resizing';
-  import { sizeWords } from './choices';
+  import { sizeWords } from '$lib/model/choices';
 
   let { desk, scale, viewHeight }: { desk: Desk; scale: number; viewHeight: number } = $props();
   let resizing = $state.raw<Resizing | null>(null);
 
   const whole = $derived(desk.chosenWhole !== null);
-  const band = $derived(desk.chosen && whole ? desk.look?.grounds[desk.chosen]?.on[desk.widthClass] : undefined);
+  const band = $derived(
+    desk.chosen && whole ? desk.preview.look?.grounds[desk.chosen]?.on[desk.widthClass] : undefined,
+  );
   const figure = $derived(desk.chosenPiece?.figure ?? null);
   const isOne = $derived(
     figure || whole || desk.chosenPiece?.inLine || desk.chosenPiece?.files || desk.chosenPiece?.arrangement,
   );
-  const look = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
+  const look = $derived(desk.chosen ? desk.preview.look?.figures[desk.chosen] : undefined);
   const box = $derived.by<Box | null>(() => {
     void [desk.moved, scale, resizing];
     const element = isOne ? desk.elementOf(desk.chosen) : null;
@@ -64,8 +66,8 @@
         // Where this width has a size of its own, it is that which is changed.
         if (change && figure.at?.[c]?.size !== undefined)
           desk.setException(id, c, { size: change.size, ...(change.shape && { shape: change.shape, cut: undefined }) });
-        else if (change) desk.setFigure(id, change);
-        else void desk.askLook();
+        else if (change) desk.set(id, change);
+        else void desk.preview.ask();
       },
     });
   }
@@ -93,7 +95,10 @@
   </div>
   {#if band || (fit && figure)}
     <div
-      class="dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2 whitespace-nowrap text-neutral-content"
+      class={[
+        'dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2',
+        'whitespace-nowrap text-neutral-content',
+      ]}
       style="left:{Math.max(0, box.left) + (band ? 8 : 0)}px;top:{tagTop}px"
       data-testid="tag"
     >

@@ -7,10 +7,10 @@
   import Trash from '@lucide/svelte/icons/trash-2';
   import { proofOf } from '$lib/api/client';
   import FilePick from '$lib/ui/FilePick.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
   import type { Desk } from './desk.svelte';
-  import type { Piece } from './pieces';
-  import type { GroundAttrs } from './schema';
+  import type { Piece } from './editor/pieces';
+  import type { GroundAttrs } from '$lib/model/attrs';
   import PieceMoves from './PieceMoves.svelte';
   import GroundFields from './GroundFields.svelte';
   import WordsHere from './WordsHere.svelte';
@@ -23,7 +23,7 @@
   /** The cell whose ground is being set. */
   let opened = $state<string | null>(null);
   const groundWords = (cell: string, { picture, colour }: GroundAttrs) =>
-    (picture && (desk.look?.figures[cell]?.title ?? 'a picture')) ||
+    (picture && (desk.preview.look?.figures[cell]?.title ?? 'a picture')) ||
     (colour && (desk.site.bands.colours.find((one) => one.colour === colour)?.name ?? colour)) ||
     'nothing';
   const inWords = $derived(desk.marks.kind !== 'columns');
@@ -91,7 +91,7 @@
   <ol aria-label="Cells">
     {#each columns.cells as cell, i (cell.id)}
       {@const figure = desk.inner.find((one) => one.id === cell.figure)?.figure}
-      {@const name = cell.figure ? (desk.look?.figures[cell.figure]?.title ?? 'Picture') : 'no picture'}
+      {@const name = cell.figure ? (desk.preview.look?.figures[cell.figure]?.title ?? 'Picture') : 'no picture'}
       <li class="flex items-center gap-2 border-t border-hair py-1">
         {#if figure?.asset}<img
             src={proofOf(figure.asset, 160)}

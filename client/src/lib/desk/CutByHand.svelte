@@ -2,14 +2,14 @@
 <script lang="ts">
   import { proofOf, type Schemas } from '$lib/api/client';
   import DrawnBox from '$lib/ui/DrawnBox.svelte';
-  import type { DrawnCut } from './schema';
+  import type { DrawnCut } from '$lib/model/attrs';
 
   let {
     look,
     drawn,
     onchange,
   }: {
-    look: Pick<Schemas['CutLook'], 'asset' | 'picture' | 'cut' | 'sourceWidth' | 'sourceHeight'>;
+    look: Pick<Schemas['CutResponse'], 'asset' | 'picture' | 'cut' | 'sourceWidth' | 'sourceHeight'>;
     drawn: DrawnCut | null;
     onchange: (cut: DrawnCut) => void;
   } = $props();

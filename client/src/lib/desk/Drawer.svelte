@@ -5,35 +5,36 @@
   import Search from '@lucide/svelte/icons/search';
   import { proofOf, type FileItem } from '$lib/api/client';
   import type { Through } from '$lib/api/queries';
-  import { find } from '$lib/library/found.svelte';
-  import PictureRows from '$lib/library/PictureRows.svelte';
-  import ThroughWords from '$lib/library/ThroughWords.svelte';
-  import { Choosing } from '$lib/library/choosing.svelte';
-  import PictureTile from '$lib/library/PictureTile.svelte';
-  import { uploads } from '$lib/library/uploads.svelte';
+  import { find } from '$lib/media/found.svelte';
+  import PictureRows from '$lib/media/PictureRows.svelte';
+  import ThroughWords from '$lib/media/ThroughWords.svelte';
+  import { Choosing } from '$lib/ui/choosing.svelte';
+  import PictureTile from '$lib/media/PictureTile.svelte';
+  import { uploads } from '$lib/media/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
-  import { count, weight } from '$lib/ui/words';
-  import { classes } from './choices';
+  import { count, weight } from '$lib/model/words';
+  import { classes } from '$lib/model/choices';
   import type { Desk } from './desk.svelte';
   import { slotAt } from './geometry';
 
   let { desk }: { desk: Desk } = $props();
   let query = $state('');
   let field = $state<HTMLInputElement>();
+  /** A cell whose picture stands behind words: as high as they make it. */
+  const overCell = (cell: NonNullable<ReturnType<Desk['cellOf']>>, heightPx: number | undefined): Through => {
+    const widthPx = slotAt(cell.width, desk.site.classes.referencePx.desktop);
+    return { size: cell.place, shape: heightPx ? `${Math.round(widthPx)}:${Math.max(1, Math.round(heightPx))}` : '' };
+  };
   /** The place that is chosen, unless true shapes are wanted. */
   const place = $derived.by<Through | null>(() => {
     const figure = desk.chosenPiece?.figure;
     const columns = desk.chosenColumns?.columns;
     const cell = columns && desk.cellOf(columns);
-    const over = columns?.cells.find(({ id }) => id === desk.swapping);
-    if (cell && over) {
-      const heightPx = desk.look?.grounds[over.id]?.on.desktop.heightCssPx;
-      const widthPx = slotAt(cell.width, desk.site.classes.referencePx.desktop);
-      return { size: cell.place, shape: heightPx ? `${Math.round(widthPx)}:${Math.max(1, Math.round(heightPx))}` : '' };
-    }
+    const over = columns?.cells.find(({ id }) => id === desk.trial.swapping);
+    if (cell && over) return overCell(cell, desk.preview.look?.grounds[over.id]?.on.desktop.heightCssPx);
     if (cell)
       return { size: cell.place, shape: (figure ? figure.shape : (columns.shape ?? desk.site.cellShape)) ?? '' };
-    const band = desk.chosenPiece?.band && desk.chosen ? desk.look?.grounds[desk.chosen] : null;
+    const band = desk.chosenPiece?.band && desk.chosen ? desk.preview.look?.grounds[desk.chosen] : null;
     if (band) {
       const { desktop } = desk.site.classes.referencePx;
       return { size: 'edge', shape: `${desktop}:${Math.max(1, Math.round(band.on.desktop.heightCssPx))}` };
@@ -49,14 +50,14 @@
   const refused = $derived(uploads.list.filter((upload) => upload.state === 'refused'));
 
   const triedWords = $derived(
-    desk.triedFigure && classes.map((c) => `${c} ${desk.triedFigure?.fits[c]?.word ?? 'hidden'}`).join(', '),
+    desk.trial.figure && classes.map((c) => `${c} ${desk.trial.figure?.fits[c]?.word ?? 'hidden'}`).join(', '),
   );
   const sentence = $derived(
     triedWords
       ? `As it would stand there: ${triedWords}. A click keeps it.`
-      : desk.inLine
+      : desk.media.inLine
         ? 'Click a picture: it goes into the line, where the caret stands.'
-        : desk.swapping
+        : desk.trial.swapping
           ? 'Point at a picture to try it there: a click keeps it, Escape leaves what stands there.'
           : desk.gap
             ? 'Click a picture: it goes where the line stands.'
@@ -83,20 +84,20 @@
     } else {
       clearTimeout(trying);
       untrack(() => {
-        desk.endSwap(null);
-        desk.inLine = false;
+        desk.trial.end(null);
+        desk.media.inLine = false;
       });
     }
   });
 
   const choosing = new Choosing();
   $effect(() => {
-    if (!desk.drawerOpen || desk.swapping) choosing.clear();
+    if (!desk.drawerOpen || desk.trial.swapping) choosing.clear();
   });
 
   function press(event: MouseEvent, item: FileItem) {
-    if (event.shiftKey && !desk.swapping) choosing.range(found.ids, item.id);
-    else if ((event.ctrlKey || event.metaKey) && !desk.swapping) choosing.turn(item.id);
+    if (event.shiftKey && !desk.trial.swapping) choosing.range(found.ids, item.id);
+    else if ((event.ctrlKey || event.metaKey) && !desk.trial.swapping) choosing.turn(item.id);
     else if (choosing.ids.size > 0 && event.detail > 0) choosing.turn(item.id);
     else if (choosing.ids.size > 0) placeChosen();
     else take(item);
@@ -104,23 +105,23 @@
   function tryLater(asset: string | null) {
     clearTimeout(trying);
     if (placed && asset) return;
-    if (choosing.ids.size === 0) trying = window.setTimeout(() => desk.tryOn(asset), restMs);
+    if (choosing.ids.size === 0) trying = window.setTimeout(() => desk.trial.on(asset), restMs);
   }
   function placeChosen() {
-    desk.place([...choosing.ids]);
+    desk.media.place([...choosing.ids]);
     choosing.clear();
   }
 
   function placeTogether() {
-    void desk.placeTogether([...choosing.ids]);
+    void desk.media.placeTogether([...choosing.ids]);
     choosing.clear();
   }
 
   function take(item: FileItem) {
     clearTimeout(trying);
     placed = true;
-    if (desk.swapping) desk.endSwap(item.id);
-    else desk.place([item.id]);
+    if (desk.trial.swapping) desk.trial.end(item.id);
+    else desk.media.place([item.id]);
   }
 </script>
 
@@ -165,7 +166,7 @@
           <input type="checkbox" role="switch" class="toggle toggle-sm" bind:checked={trueShapes} />true shapes
         </label>
       {/if}
-      <FilePick label="Pictures from this computer" onfiles={(files) => void desk.placeFiles(files)}
+      <FilePick label="Pictures from this computer" onfiles={(files) => void desk.media.placeFiles(files)}
         >From this computer</FilePick
       >
     {:else}
@@ -178,10 +179,11 @@
             class="h-6 w-auto"
           />{/each}
       </span>
-      {#if desk.look}
+      {#if desk.preview.look}
         <span class="dk-tabular ml-auto truncate text-quiet">
-          The pictures weigh {weight(desk.look.weights.desktop.all)} on desktop, {weight(desk.look.weights.phone.all)} on
-          phone
+          The pictures weigh {weight(desk.preview.look.weights.desktop.all)} on desktop, {weight(
+            desk.preview.look.weights.phone.all,
+          )} on phone
         </span>
       {/if}
     {/if}
@@ -223,7 +225,7 @@
           onclick={(event) => press(event, item)}
           onkeydown={(event) => {
             // Space chooses one more, Enter places.
-            if (event.key !== ' ' || desk.swapping) return;
+            if (event.key !== ' ' || desk.trial.swapping) return;
             event.preventDefault();
             choosing.turn(item.id);
           }}

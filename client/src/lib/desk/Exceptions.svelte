@@ -1,14 +1,14 @@
 <!-- What a picture has of its own on one class of screen: a line for each, the chosen one open below. -->
 <script lang="ts">
   import { proofOf } from '$lib/api/client';
-  import { classes, exceptionWords, sides, sizes, sizeWords } from './choices';
+  import { classes, exceptionWords, sides, sizes, sizeWords } from '$lib/model/choices';
   import CutByHand from './CutByHand.svelte';
   import type { Desk } from './desk.svelte';
-  import type { FigureAttrs, FigureException, WidthClass } from './schema';
+  import type { FigureAttrs, FigureException, WidthClass } from '$lib/model/attrs';
 
   let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
   let opened = $state<WidthClass | null>(null);
-  const look = $derived(desk.look?.figures[id]);
+  const look = $derived(desk.preview.look?.figures[id]);
   const inCell = $derived(figure.size === 'cell');
   const hiddenElsewhere = (c: WidthClass) => classes.every((other) => other === c || figure.at?.[other]?.hidden);
   const set = (c: WidthClass, change: FigureException | null) => desk.setException(id, c, change);
@@ -48,6 +48,7 @@
   {@const c = opened}
   {@const own = figure.at?.[c]}
   {@const on = look?.on[c]}
+  {@const choices = look?.choicesOn[c]}
   <div class="mt-2 space-y-2.5 border-t border-hair pt-2.5" role="group" aria-label="Only on {c}">
     <div class="flex items-center justify-between">
       <label class="flex min-h-6 items-center gap-1.5">
@@ -68,8 +69,8 @@
         {#if on}<img src={proofOf(on.picture, 160, on.cut)} alt="" class="h-10 w-14 object-contain object-left" />{/if}
         <button
           class="dk-button"
-          aria-pressed={desk.swapping === id && desk.swappingAt === c}
-          onclick={() => desk.beginSwap(id, c)}>Another picture</button
+          aria-pressed={desk.trial.swapping === id && desk.trial.swappingAt === c}
+          onclick={() => desk.trial.begin(id, c)}>Another picture</button
         >
         {#if own?.asset}<button class="dk-link" onclick={() => set(c, { asset: undefined })}>the usual one</button>{/if}
       </div>
@@ -111,25 +112,36 @@
           <select
             id="own-side"
             class="dk-field"
-            value={own?.side ?? ''}
+            value={choices?.side === false ? '' : (own?.side ?? '')}
+            disabled={choices?.side === false}
             onchange={(event) => set(c, { side: (event.currentTarget.value || undefined) as FigureAttrs['side'] })}
           >
-            <option value="">as everywhere, {figure.side}</option>
+            <option value="">{choices?.side === false ? 'none' : `as everywhere, ${figure.side}`}</option>
             {#each sides as side (side)}<option value={side}>{side}</option>{/each}
           </select>
           <label for="own-beside">Text</label>
           <select
             id="own-beside"
             class="dk-field"
-            value={own?.beside === undefined ? '' : String(own.beside)}
+            disabled={choices?.beside === false}
+            value={choices?.beside === false || own?.beside === undefined ? '' : String(own.beside)}
             onchange={(event) =>
               set(c, { beside: event.currentTarget.value === '' ? undefined : event.currentTarget.value === 'true' })}
           >
-            <option value="">as everywhere, {figure.beside ? 'beside' : 'apart'}</option>
+            <option value=""
+              >{choices?.beside === false
+                ? 'none beside it'
+                : `as everywhere, ${figure.beside ? 'beside' : 'apart'}`}</option
+            >
             <option value="true">beside it, if there is room</option>
             <option value="false">apart from it</option>
           </select>
         </div>
+        {#if choices?.side === false}
+          <p class="text-quiet">On {c} it is wider than the column of text: it has no side, and no text beside it.</p>
+        {:else if choices?.beside === false}
+          <p class="text-quiet">On {c} no text stands beside it.</p>
+        {/if}
       {/if}
       <p class="dk-label">Shape</p>
       <div class="flex flex-wrap gap-1.5" role="group" aria-label="Shape on {c}">

@@ -1,27 +1,30 @@
 <!-- Side, size and text beside, as small drawings of where the picture stands. -->
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
-  import { sides, sizes } from './choices';
+  import { sides, sizes } from '$lib/model/choices';
   import type { Desk } from './desk.svelte';
-  import type { FigureAttrs } from './schema';
+  import type { FigureAttrs } from '$lib/model/attrs';
 
   let {
     desk,
     figure,
     set,
     beside,
+    choices,
   }: {
     desk: Desk;
     figure: FigureAttrs;
     set: (change: Partial<FigureAttrs>) => void;
     beside?: Schemas['PerClassOfboolean'];
+    /** What may be chosen at this size; unknown for the moment after it was placed. */
+    choices?: Schemas['PlacementChoices'];
   } = $props();
 
   /** Left edge and width of the picture in a drawing 28 units wide, column from 5 to 23. */
   const sideBox = { left: [5, 8], centre: [10, 8], right: [15, 8] } as const;
   const sizeBox = { third: [11, 6], half: [9, 10], column: [5, 18], wide: [2.5, 23], edge: [0, 28] } as const;
-  const takesSide = $derived(!['wide', 'edge'].includes(String(figure.size)));
-  const mayBeside = $derived(takesSide && figure.side !== 'centre' && figure.size !== 'column');
+  const takesSide = $derived(choices?.side ?? true);
+  const mayBeside = $derived(choices?.beside ?? true);
   let typed = $state<string | null>(null);
   const takePx = () => {
     const px = Number.parseInt(typed ?? '', 10);
@@ -42,7 +45,7 @@
   {#each sides as side (side)}
     <button
       class="dk-button bare h-auto flex-1 flex-col gap-0 py-1"
-      aria-pressed={figure.side === side}
+      aria-pressed={takesSide && figure.side === side}
       disabled={!takesSide}
       onclick={() => set({ side })}
     >
@@ -54,7 +57,7 @@
   <span class="w-9 text-quiet">Size</span>
   {#each sizes as size (size)}
     <button
-      class="dk-button bare h-auto min-w-0 flex-1 flex-col gap-0 px-0! py-1"
+      class="dk-button bare h-auto flex-auto flex-col gap-0 px-1! py-1"
       aria-pressed={figure.size === size}
       onclick={() => set({ size })}
     >
@@ -86,6 +89,8 @@
     text beside
   </label>
 </div>
-{#if figure.beside && beside && !beside[desk.widthClass]}
+{#if !takesSide}
+  <p class="mt-1.5 text-quiet">It is wider than the column of text: it has no side, and no text beside it.</p>
+{:else if figure.beside && mayBeside && beside && !beside[desk.widthClass]}
   <p class="mt-1.5 text-quiet">On {desk.widthClass} the text goes below: too little room is left for a line.</p>
 {/if}

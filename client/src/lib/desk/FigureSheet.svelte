@@ -5,28 +5,29 @@
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { onePicture } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
-  import KeepBox from '$lib/ui/KeepBox.svelte';
+  import KeepBox from '$lib/fields/KeepBox.svelte';
   import AltField from './AltField.svelte';
-  import { captionSources, classes, exceptionWords, linkKinds, lookWords, sizeWords } from './choices';
+  import { captionSources, classes, exceptionWords, linkKinds, lookWords, sizeWords } from '$lib/model/choices';
   import CutByHand from './CutByHand.svelte';
   import type { Desk } from './desk.svelte';
   import Exceptions from './Exceptions.svelte';
   import FigurePlace from './FigurePlace.svelte';
-  import LookChoice from './LookChoice.svelte';
-  import FitTable from './FitTable.svelte';
-  import PictureLink from './PictureLink.svelte';
+  import LookChoice from '$lib/fields/LookChoice.svelte';
+  import FitTable from '$lib/fields/FitTable.svelte';
+  import PictureLink from '$lib/fields/PictureLink.svelte';
   import PieceMoves from './PieceMoves.svelte';
-  import type { FigureAttrs } from './schema';
+  import type { FigureAttrs } from '$lib/model/attrs';
   import VideoFields from './VideoFields.svelte';
 
   let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
-  const look = $derived(desk.look?.figures[id]);
+  const look = $derived(desk.preview.look?.figures[id]);
+  const choices = $derived(look?.choices ?? desk.preview.look?.waiting[id]);
   const piece = $derived(desk.chosenPiece);
   const picture = createQuery(() => ({ ...onePicture(figure.asset), enabled: figure.asset !== '' }));
   /** What a place that waits for a picture wants of it. */
-  const wants = $derived(desk.look?.notices.find((notice) => notice.blockId === id)?.sentence ?? '');
+  const wants = $derived(desk.preview.look?.notices.find((notice) => notice.blockId === id)?.sentence ?? '');
   const file = $derived(picture.data?.file);
-  const setOf = (id: string) => (change: Partial<FigureAttrs>) => desk.setFigure(id, change);
+  const setOf = (id: string) => (change: Partial<FigureAttrs>) => desk.set(id, change);
   const set = $derived(setOf(id));
   let open = $state({
     cut: false,
@@ -81,7 +82,7 @@
           body: { keep: { ...box, byHand: true } },
         }),
       );
-      await Promise.all([picture.refetch(), desk.askLook()]);
+      await Promise.all([picture.refetch(), desk.preview.ask()]);
     } catch (error) {
       keepProblem = sentenceOf(error);
     }
@@ -92,7 +93,7 @@
   <PieceMoves {desk} name={figure.asset === '' ? 'A place that waits' : (look?.title ?? 'Picture')} />
   {#if figure.asset === ''}
     <p class="mt-1">{wants}</p>
-    <button class="dk-button main mt-2" aria-pressed={desk.swapping === id} onclick={() => desk.beginSwap(id)}
+    <button class="dk-button main mt-2" aria-pressed={desk.trial.swapping === id} onclick={() => desk.trial.begin(id)}
       >Choose a picture</button
     >
   {:else}<div class="mt-2 flex gap-3">
@@ -105,8 +106,8 @@
         <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : ''}</p>
         <button
           class="dk-button mt-1.5"
-          aria-pressed={desk.swapping === id && desk.swappingAt === null}
-          onclick={() => desk.beginSwap(id)}>Change the picture</button
+          aria-pressed={desk.trial.swapping === id && desk.trial.swappingAt === null}
+          onclick={() => desk.trial.begin(id)}>Change the picture</button
         >
         <a class="dk-button mt-1.5" href="/library/room/{figure.asset}?from={encodeURIComponent(desk.id)}"
           >Room<span class="dk-key">F</span></a
@@ -115,8 +116,11 @@
     </div>{/if}
 </div>
 
-{#if figure.asset !== '' || desk.tried}<section class="border-b border-hair px-4 py-2.5" aria-label="Fit at each width">
-    <h3 class="mb-1 font-semibold">Fit at each width{desk.tried ? ', as tried' : ''}</h3>
+{#if figure.asset !== '' || desk.trial.asset}<section
+    class="border-b border-hair px-4 py-2.5"
+    aria-label="Fit at each width"
+  >
+    <h3 class="mb-1 font-semibold">Fit at each width{desk.trial.asset ? ', as tried' : ''}</h3>
     {#if look}
       <FitTable now={desk.widthClass} {look}>
         {#snippet mend()}
@@ -130,7 +134,7 @@
         {/snippet}
       </FitTable>
     {:else}
-      <p class="text-quiet">{desk.problem || 'Being worked out.'}</p>
+      <p class="text-quiet">{desk.preview.problem || 'Being worked out.'}</p>
     {/if}
   </section>{/if}
 
@@ -178,10 +182,12 @@
 
 {#if figure.size !== 'cell'}<Group
     name="Place"
-    value="{figure.side}, {sizeWords(figure.size)}{look?.beside[desk.widthClass] ? ', text beside it' : ''}"
+    value="{choices?.side === false ? '' : `${figure.side}, `}{sizeWords(figure.size)}{look?.beside[desk.widthClass]
+      ? ', text beside it'
+      : ''}"
     bind:open={open.place}
   >
-    <FigurePlace {desk} {figure} {set} beside={look?.beside} />
+    <FigurePlace {desk} {figure} {set} beside={look?.beside} {choices} />
   </Group>{:else}
   <p class="border-b border-hair px-4 py-2.5">
     As wide as its cell.

@@ -5,20 +5,20 @@
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
   import { queryClient } from '$lib/api/queries';
-  import { otherFiles, thereOf } from '$lib/library/otherFiles';
-  import { uploads } from '$lib/library/uploads.svelte';
+  import { otherFiles, thereOf } from '$lib/media/otherFiles';
+  import { uploads } from '$lib/media/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import type { Desk } from './desk.svelte';
-  import FileChoice from './FileChoice.svelte';
+  import FileChoice from '$lib/fields/FileChoice.svelte';
   import PieceMoves from './PieceMoves.svelte';
-  import type { FilesAttrs } from './schema';
+  import type { FilesAttrs } from '$lib/model/attrs';
 
   let { desk, id, files }: { desk: Desk; id: string; files: FilesAttrs['files'] } = $props();
   const all = createQuery(() => otherFiles(''));
   const there = $derived(thereOf(all.data?.items, () => true));
   const offered = $derived(there.filter(({ id: one }) => !files.some(({ file }) => file === one)));
   let problem = $state('');
-  const set = (to: FilesAttrs['files']) => desk.setPiece(id, { files: to });
+  const set = (to: FilesAttrs['files']) => desk.set(id, { files: to });
   const add = (ids: string[]) => set([...files, ...ids.map((file) => ({ file, words: null }))]);
   const titleOf = (file: string) => there.find((one) => one.id === file)?.title;
 

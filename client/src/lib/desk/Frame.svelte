@@ -1,8 +1,9 @@
 <!-- The page itself at the ruler's width, drawn smaller where it does not fit, and over it what the desk draws. -->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { filesOf, folderOf } from '$lib/library/uploads.svelte';
-  import type { Desk, Gap } from './desk.svelte';
+  import { filesOf, folderOf } from '$lib/media/uploads.svelte';
+  import type { Desk } from './desk.svelte';
+  import type { Gap } from './editor/commands';
   import AddHere from './AddHere.svelte';
   import Chosen from './Chosen.svelte';
   import { gapsOf, nearest } from './geometry';
@@ -105,13 +106,13 @@
           if (piece) desk.cells.moveInto(columns, cell.dataset.block!, piece);
           else if (picture) desk.cells.fill(columns, [picture], cell.dataset.block);
           else void desk.cells.fillFiles(columns, await filesOf(data), cell.dataset.block);
-        } else if (picture) desk.place([picture], gap);
-        else if (piece) desk.moveTo(piece, gap);
+        } else if (picture) desk.media.place([picture], gap);
+        else if (piece) desk.moves.to(piece, gap);
         else {
           // A folder is one thing, and stays one.
           const folder = folderOf(data);
           const files = await filesOf(data);
-          void (folder ? desk.placeFilesTogether(files, folder, gap) : desk.placeFiles(files, gap));
+          void (folder ? desk.media.placeFilesTogether(files, folder, gap) : desk.media.placeFiles(files, gap));
         }
       },
       true,
@@ -126,7 +127,7 @@
         if (files.length === 0 && !bringsPictures) return;
         event.preventDefault();
         event.stopPropagation();
-        void (bringsPictures ? desk.placePasted(html) : desk.placeFiles(files));
+        void (bringsPictures ? desk.media.placePasted(html) : desk.media.placeFiles(files));
       },
       true,
     );
@@ -139,7 +140,7 @@
   });
   $effect(() => {
     void [desk.moved, desk.width, desk.pieces];
-    desk.nameThings();
+    desk.preview.nameThings();
   });
   // The caret's own "add here" is asked for by key; it stands where the piece that holds the caret ends.
   const asked = $derived.by(() => {

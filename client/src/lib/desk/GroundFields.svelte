@@ -1,29 +1,29 @@
 <!-- What stands behind the words of a band or cell: whether they can be read, the picture, the colour and the tint. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { isVideo, otherFiles, thereOf } from '$lib/library/otherFiles';
+  import { isVideo, otherFiles, thereOf } from '$lib/media/otherFiles';
   import { proofOf } from '$lib/api/client';
   import { arrangementList } from '$lib/api/queries';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Group from '$lib/ui/Group.svelte';
-  import { uploads } from '$lib/library/uploads.svelte';
-  import { classes } from './choices';
-  import ColourChoice from './ColourChoice.svelte';
-  import ContrastTable from './ContrastTable.svelte';
+  import { uploads } from '$lib/media/uploads.svelte';
+  import { classes } from '$lib/model/choices';
+  import ColourChoice from '$lib/fields/ColourChoice.svelte';
+  import ContrastTable from '$lib/fields/ContrastTable.svelte';
   import type { Desk } from './desk.svelte';
-  import FileChoice from './FileChoice.svelte';
-  import FitTable from './FitTable.svelte';
-  import TintFields from './TintFields.svelte';
-  import type { Each, GroundAttrs } from './schema';
+  import FileChoice from '$lib/fields/FileChoice.svelte';
+  import FitTable from '$lib/fields/FitTable.svelte';
+  import TintFields from '$lib/fields/TintFields.svelte';
+  import type { Each, GroundAttrs } from '$lib/model/attrs';
 
   let { desk, id, ground, name }: { desk: Desk; id: string; ground: GroundAttrs; name: 'band' | 'cell' } = $props();
   const files = createQuery(() => otherFiles(''));
   const sets = createQuery(arrangementList);
   const videos = $derived(thereOf(files.data?.items, isVideo));
-  const look = $derived(desk.look?.grounds[id]);
-  const behind = $derived(desk.look?.figures[id]);
+  const look = $derived(desk.preview.look?.grounds[id]);
+  const behind = $derived(desk.preview.look?.figures[id]);
   const offer = $derived(desk.site.bands);
-  const set = (change: Partial<GroundAttrs>) => desk.setGround(id, change);
+  const set = (change: Partial<GroundAttrs>) => desk.set(id, change);
   let open = $state({ ground: true, tint: true });
   const percent = (strength: number) => Math.round((100 * strength) / offer.tintSteps);
   const read = $derived(classes.filter((c) => look?.on[c].contrast));
@@ -73,7 +73,7 @@
   <div class="flex gap-3">
     {#if behind}<img src={proofOf(behind.picture, 160)} alt="" class="h-17 w-17 object-contain object-left" />{/if}
     <div>
-      <button class="dk-button" aria-pressed={desk.swapping === id} onclick={() => desk.beginSwap(id)}
+      <button class="dk-button" aria-pressed={desk.trial.swapping === id} onclick={() => desk.trial.begin(id)}
         >{ground.picture ? 'Change the picture' : 'Picture from the library'}</button
       >
       {#if ground.picture}

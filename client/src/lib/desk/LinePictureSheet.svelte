@@ -5,14 +5,14 @@
   import { onePicture } from '$lib/api/queries';
   import AltField from './AltField.svelte';
   import type { Desk } from './desk.svelte';
-  import FitTable from './FitTable.svelte';
-  import type { LinePictureAttrs } from './schema';
+  import FitTable from '$lib/fields/FitTable.svelte';
+  import type { LinePictureAttrs } from '$lib/model/attrs';
 
   let { desk, id, picture }: { desk: Desk; id: string; picture: LinePictureAttrs } = $props();
   const file = createQuery(() => onePicture(picture.asset));
-  const look = $derived(desk.look?.figures[id]);
+  const look = $derived(desk.preview.look?.figures[id]);
   const libraryAlt = $derived(file.data?.file.words.alt ?? '');
-  const set = (change: Partial<LinePictureAttrs>) => desk.setPiece(id, change);
+  const set = (change: Partial<LinePictureAttrs>) => desk.set(id, change);
 </script>
 
 <div class="border-b border-hair px-4 py-3">
@@ -20,9 +20,11 @@
   <div class="mt-2 flex items-start gap-3">
     <img src={proofOf(picture.asset, 160)} alt="" class="h-16 w-auto" />
     <div class="flex flex-wrap gap-1.5">
-      <button class="dk-button" aria-pressed={desk.swapping === id} onclick={() => desk.beginSwap(id)}>Swap</button>
-      <button class="dk-button" onclick={() => desk.takeOut(id)}>Take out</button>
-      <button class="dk-button" onclick={() => desk.toRoom(picture.asset)}>Picture room</button>
+      <button class="dk-button" aria-pressed={desk.trial.swapping === id} onclick={() => desk.trial.begin(id)}
+        >Swap</button
+      >
+      <button class="dk-button" onclick={() => desk.moves.takeOut(id)}>Take out</button>
+      <button class="dk-button" onclick={() => desk.session.toRoom(picture.asset)}>Picture room</button>
     </div>
   </div>
 </div>

@@ -12,7 +12,7 @@
   let code = $state<HTMLElement>();
 
   $effect(() => {
-    void desk.look;
+    void desk.preview.look;
     if (open) void read(id);
   });
 

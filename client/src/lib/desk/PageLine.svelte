@@ -3,11 +3,11 @@
   import History from '@lucide/svelte/icons/history';
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
-  import { timeOf } from '$lib/ui/words';
+  import { timeOf } from '$lib/model/words';
   import type { Desk } from './desk.svelte';
 
   let { desk }: { desk: Desk } = $props();
-  const keeping = $derived(desk.keeping);
+  const keeping = $derived(desk.autosave);
   const states: Record<string, string> = {
     off: 'switched off',
     draft: 'draft',
@@ -30,7 +30,7 @@
   </div>
   <button
     class="dk-button bare"
-    onclick={() => void desk.toHistory()}
+    onclick={() => void desk.session.toHistory()}
     aria-label="History"
     title="History: how the page stood before"><History size={16} /></button
   >

@@ -7,9 +7,9 @@
   import { proofOf, sentenceOf } from '$lib/api/client';
   import { arrangementList } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
-  import { count, weight } from '$lib/ui/words';
+  import { count, weight } from '$lib/model/words';
   import type { Desk } from './desk.svelte';
-  import type { Piece } from './pieces';
+  import type { Piece } from './editor/pieces';
 
   let { desk }: { desk: Desk } = $props();
   const names = createQuery(arrangementList);
@@ -20,19 +20,19 @@
   let pathProblem = $state('');
   let dragged = $state.raw<Piece[] | null>(null);
   const pieces = $derived(dragged ?? desk.pieces);
-  const notices = $derived(desk.look?.notices ?? []);
+  const notices = $derived(desk.preview.look?.notices ?? []);
   const lines = (text: string) => Math.min(4, Math.max(1, Math.ceil(text.length / 22)));
 
   function drop(event: CustomEvent<DndEvent<Piece>>) {
     const i = event.detail.items.findIndex((piece) => piece.id === event.detail.info.id);
     dragged = null;
-    desk.moveTo(event.detail.info.id, { after: event.detail.items[i - 1]?.id ?? null });
+    desk.moves.to(event.detail.info.id, { after: event.detail.items[i - 1]?.id ?? null });
   }
 
   async function letGo(old: string) {
     pathProblem = '';
     try {
-      await desk.forget(old);
+      await desk.session.forget(old);
     } catch (error) {
       pathProblem = sentenceOf(error);
     }
@@ -43,7 +43,7 @@
     pathProblem = '';
     if (path === desk.path) return void (typedPath = null);
     try {
-      await desk.rename(path);
+      await desk.session.rename(path);
       typedPath = null;
     } catch (error) {
       pathProblem = sentenceOf(error);
@@ -79,7 +79,7 @@
               class="h-9 w-14 flex-none object-contain object-left"
               draggable="false"
             />
-            <span class="truncate text-quiet">{desk.look?.figures[piece.id]?.title ?? 'Picture'}</span>
+            <span class="truncate text-quiet">{desk.preview.look?.figures[piece.id]?.title ?? 'Picture'}</span>
           {:else if piece.band}
             <span class="relative h-6 w-14 flex-none overflow-hidden bg-edge" aria-hidden="true"
               >{#if piece.band.picture}<img
@@ -127,13 +127,13 @@
             class="dk-button bare min-h-6 px-0.5"
             disabled={i === 0}
             aria-label="Move up"
-            onclick={() => desk.moveBy(piece.id, -1)}><ArrowUp size={14} /></button
+            onclick={() => desk.moves.by(piece.id, -1)}><ArrowUp size={14} /></button
           >
           <button
             class="dk-button bare min-h-6 px-0.5"
             disabled={i === pieces.length - 1}
             aria-label="Move down"
-            onclick={() => desk.moveBy(piece.id, 1)}><ArrowDown size={14} /></button
+            onclick={() => desk.moves.by(piece.id, 1)}><ArrowDown size={14} /></button
           >
         </span>
       </li>
@@ -160,7 +160,7 @@
     oninput={(event) => desk.setPage({ title: event.currentTarget.value })}
   />
   <label class="dk-label mt-2" for="page-path">Address</label>
-  {#if desk.draft?.path === '' && desk.path === ''}
+  {#if desk.session.draft?.path === '' && desk.path === ''}
     <p id="page-path">The site's own address: this is the front page.</p>
   {:else}
     <input
@@ -175,7 +175,7 @@
     />
   {/if}
   <p id="path-problem" class="dk-problem" role="alert">{pathProblem}</p>
-  {#each desk.oldPaths as old (old)}
+  {#each desk.session.oldPaths as old (old)}
     <p class="text-quiet">
       /{old} leads on to this page. <button class="dk-link" onclick={() => void letGo(old)}>let it go</button>
     </p>
@@ -188,12 +188,12 @@
     value={desk.summary}
     oninput={(event) => desk.setPage({ summary: event.currentTarget.value })}></textarea>
   <p class="text-quiet">For search engines, and under a post's name on the front page.</p>
-  <button class="dk-button mt-2" onclick={() => void desk.toProofs()}>Proofs at all widths</button>
-  {#if desk.look}
+  <button class="dk-button mt-2" onclick={() => void desk.session.toProofs()}>Proofs at all widths</button>
+  {#if desk.preview.look}
     <p class="dk-tabular mt-2 text-quiet">
-      Pictures weigh {weight(desk.look.weights.desktop.all)} on desktop, {weight(desk.look.weights.phone.all)} on phone; {weight(
-        desk.look.weights.phone.atOnce,
-      )} of that comes at once.
+      Pictures weigh {weight(desk.preview.look.weights.desktop.all)} on desktop, {weight(
+        desk.preview.look.weights.phone.all,
+      )} on phone; {weight(desk.preview.look.weights.phone.atOnce)} of that comes at once.
     </p>
   {/if}
 </Group>

@@ -3,7 +3,7 @@
   import X from '@lucide/svelte/icons/x';
   import Fit from '$lib/ui/Fit.svelte';
   import { restyle } from '$lib/ui/restyle';
-  import { weight } from '$lib/ui/words';
+  import { weight } from '$lib/model/words';
   import type { Desk } from './desk.svelte';
   import { bringTo, standOf } from './inStep';
 
@@ -14,7 +14,7 @@
   let frame = $state<HTMLIFrameElement>();
   let column = $state.raw<Element | null>(null);
   let room = $state(0);
-  const chosen = $derived(desk.chosen ? desk.look?.figures[desk.chosen] : undefined);
+  const chosen = $derived(desk.chosen ? desk.preview.look?.figures[desk.chosen] : undefined);
   const fit = $derived(chosen?.fits.phone);
   let drawn: Record<string, string> = {};
 
@@ -42,12 +42,12 @@
 
   // Only the pieces that changed are drawn anew.
   $effect(() => {
-    if (!column || !desk.look) return;
+    if (!column || !desk.preview.look) return;
     const heading = column.querySelector('h1');
     if (heading && heading.textContent !== desk.title) heading.textContent = desk.title;
     const before = new Map([...column.children].map((child) => [(child as HTMLElement).dataset.block, child]));
     const children: Element[] = heading ? [heading] : [];
-    for (const { id, html } of desk.look.blocks) {
+    for (const { id, html } of desk.preview.look.blocks) {
       let element = before.get(id);
       if (!element || drawn[id] !== html) {
         const template = column.ownerDocument.createElement('template');
@@ -63,7 +63,7 @@
 
   // In step: the same piece stands at the same part of the view.
   $effect(() => {
-    void [desk.moved, desk.look];
+    void [desk.moved, desk.preview.look];
     const main = desk.frame?.contentDocument;
     const proof = frame?.contentDocument;
     if (!main || !proof || !column) return;
@@ -84,7 +84,7 @@
   <div class="flex h-10 flex-none items-center gap-2 border-b border-hair bg-base-100 pr-1 pl-4">
     <h2 class="font-semibold">Phone proof</h2>
     <span class="dk-tabular flex-1 text-quiet">{phonePx}</span>
-    <button class="dk-button" title="Proofs (Shift+P)" onclick={() => void desk.toProofs()}>All widths</button>
+    <button class="dk-button" title="Proofs (Shift+P)" onclick={() => void desk.session.toProofs()}>All widths</button>
     <button class="dk-button bare" onclick={() => (desk.proofOn = false)} aria-label="Put the phone proof away"
       ><X size={15} /></button
     >

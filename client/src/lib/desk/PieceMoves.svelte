@@ -14,22 +14,25 @@
   {#if desk.chosen}
     <button
       class="dk-button bare"
-      disabled={!desk.canMove(desk.chosen, -1)}
+      disabled={!desk.moves.can(desk.chosen, -1)}
       aria-label="Move up"
       title="Move up (Alt+↑)"
-      onclick={() => desk.moveBy(desk.chosen!, -1)}><ArrowUp size={15} /></button
+      onclick={() => desk.moves.by(desk.chosen!, -1)}><ArrowUp size={15} /></button
     >
     <button
       class="dk-button bare"
-      disabled={!desk.canMove(desk.chosen, 1)}
+      disabled={!desk.moves.can(desk.chosen, 1)}
       aria-label="Move down"
       title="Move down (Alt+↓)"
-      onclick={() => desk.moveBy(desk.chosen!, 1)}
+      onclick={() => desk.moves.by(desk.chosen!, 1)}
     >
       <ArrowDown size={15} />
     </button>
-    <button class="dk-button bare" aria-label="Take out" title="Take out" onclick={() => desk.takeOut(desk.chosen!)}
-      ><Trash size={15} /></button
+    <button
+      class="dk-button bare"
+      aria-label="Take out"
+      title="Take out"
+      onclick={() => desk.moves.takeOut(desk.chosen!)}><Trash size={15} /></button
     >
   {/if}
   <button

@@ -4,8 +4,8 @@
   import Image from '@lucide/svelte/icons/image';
   import Italic from '@lucide/svelte/icons/italic';
   import type { Desk } from './desk.svelte';
-  import { textKinds } from './choices';
-  import LinkField from './LinkField.svelte';
+  import { textKinds } from '$lib/model/choices';
+  import LinkField from '$lib/fields/LinkField.svelte';
 
   let { desk }: { desk: Desk } = $props();
   const marks = $derived(desk.marks);
@@ -66,9 +66,9 @@
     </button>
     <button
       class="dk-button"
-      aria-pressed={desk.inLine}
+      aria-pressed={desk.media.inLine}
       onmousedown={(event) => event.preventDefault()}
-      onclick={() => desk.beginInLine()}
+      onclick={() => desk.media.beginInLine()}
     >
       <Image size={14} />Picture in the line
     </button>

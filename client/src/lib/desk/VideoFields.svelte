@@ -2,17 +2,22 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { sentenceOf } from '$lib/api/client';
-  import { filmAt, momentOf } from '$lib/library/film';
-  import { isCaptions, otherFiles, thereOf } from '$lib/library/otherFiles';
-  import { uploads } from '$lib/library/uploads.svelte';
-  import FileChoice from './FileChoice.svelte';
-  import type { FigureAttrs, OwnVideo } from './schema';
+  import { filmAt, momentOf } from '$lib/media/film';
+  import { isCaptions, otherFiles, thereOf } from '$lib/media/otherFiles';
+  import { uploads } from '$lib/media/uploads.svelte';
+  import FileChoice from '$lib/fields/FileChoice.svelte';
+  import type { FigureAttrs, OwnVideo } from '$lib/model/attrs';
 
   let { figure, set }: { figure: FigureAttrs; set: (change: Partial<FigureAttrs>) => void } = $props();
   const own = $derived(figure.video && 'file' in figure.video ? figure.video : null);
   const hosted = $derived(figure.video && 'player' in figure.video ? figure.video : null);
   const files = createQuery(() => otherFiles(''));
   const captions = $derived(thereOf(files.data?.items, isCaptions));
+  const ways = [
+    ['controls', 'controls'],
+    ['loops', 'again and again'],
+    ['startsItself', 'starts by itself, without sound'],
+  ] as const;
   let player = $state<HTMLVideoElement>();
   let problem = $state('');
   const change = (to: Partial<OwnVideo>) => own && set({ video: { ...own, ...to } });
@@ -41,7 +46,7 @@
   ></video>
   <button class="dk-button mt-1.5" onclick={takeStill}>Take this moment as the still</button>
   {#if problem}<p class="dk-problem mt-1.5" role="alert">{problem}</p>{/if}
-  {#each [['controls', 'controls'], ['loops', 'again and again'], ['startsItself', 'starts by itself, without sound']] as const as [name, words] (name)}
+  {#each ways as [name, words] (name)}
     <label class="mt-1.5 flex min-h-6 items-center gap-1.5">
       <input
         type="checkbox"

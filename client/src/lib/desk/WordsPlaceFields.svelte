@@ -1,9 +1,9 @@
 <!-- How high a band or a row of cells is at least, and where the words stand in it. -->
 <script lang="ts">
   import Group from '$lib/ui/Group.svelte';
-  import { classes, inEach } from './choices';
-  import NineFields from './NineFields.svelte';
-  import type { WordsPlace } from './schema';
+  import { classes, inEach } from '$lib/model/choices';
+  import NineFields from '$lib/fields/NineFields.svelte';
+  import type { WordsPlace } from '$lib/model/attrs';
 
   let {
     place,

@@ -1,12 +1,11 @@
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
-import { uploads } from '$lib/library/uploads.svelte';
-import { count } from '$lib/ui/words';
+import { uploads } from '$lib/media/uploads.svelte';
+import { count } from '$lib/model/words';
 import type { Desk } from './desk.svelte';
-import type { Piece } from './pieces';
-import { newId, type ColumnsAttrs } from './schema';
-
-export type At = { node: PmNode; pos: number };
+import { takenOut, type At } from './editor/commands';
+import type { Piece } from './editor/pieces';
+import { newId, type ColumnsAttrs } from '$lib/model/attrs';
 
 /** What is done to columns and their cells; each is one step of the page's own undo. */
 export class Cells {
@@ -61,7 +60,7 @@ export class Cells {
 
   /** A cell with all in it; the last one goes with its columns. */
   takeOut(columns: Piece, cell: string) {
-    if ((columns.columns?.cells.length ?? 0) < 2) return this.desk.takeOut(columns.id);
+    if ((columns.columns?.cells.length ?? 0) < 2) return this.desk.moves.takeOut(columns.id);
     this.change(cell, ({ tr }, { node, pos }) => tr.delete(pos, pos + node.nodeSize));
     this.desk.choose(columns.id, false);
   }
@@ -147,12 +146,4 @@ function filledWith(
     more.map((asset) => schema.node('cell', { id: newId() }, [figure(asset), schema.node('paragraph')])),
   );
   return [tr, assets.length - targets.length - more.length];
-}
-
-/** A piece taken out; a cell or band that would be left with nothing keeps an empty line. */
-export function takenOut(state: EditorState, { node, pos }: At): Transaction {
-  const parent = state.doc.resolve(pos).parent;
-  return ['cell', 'band'].includes(parent.type.name) && parent.childCount === 1
-    ? state.tr.replaceWith(pos, pos + node.nodeSize, state.schema.node('paragraph'))
-    : state.tr.delete(pos, pos + node.nodeSize);
 }

@@ -1,5 +1,5 @@
 import type { Schemas } from '$lib/api/client';
-import type { Gap } from './desk.svelte';
+import type { Gap } from './editor/commands';
 
 export type Box = { left: number; top: number; width: number; height: number };
 

@@ -1,4 +1,6 @@
-/** Where a page stands in its window: the piece at the top, how much of it is past, and how far below the top it begins. */
+/**
+ * Where a page stands in its window: the piece at the top, how much of it is past, and how far below the top it begins.
+ */
 export type Stand = { id: string; part: number; below: number } | 'top';
 
 const pieces = (page: Document) => [...page.querySelectorAll<HTMLElement>('#content > .column > [data-block]')];

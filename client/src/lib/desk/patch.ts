@@ -5,7 +5,9 @@ export type Operation = { op: 'add' | 'remove' | 'replace'; path: string; value?
 
 const blocksOf = (change: Change) => (change.document as { content?: unknown[] }).content ?? [];
 
-/** What makes one draft of another (JSON Patch, RFC 6902): pieces that changed, came or went, and the page's own words. */
+/**
+ * What makes one draft of another (JSON Patch, RFC 6902): pieces that changed, came or went, and the page's own words.
+ */
 export function patchOf(before: Change, now: Change): Operation[] {
   const words = (['title', 'path', 'summary'] as const)
     .filter((name) => before[name] !== now[name])

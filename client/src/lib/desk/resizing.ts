@@ -1,5 +1,5 @@
 import type { Schemas } from '$lib/api/client';
-import type { FigureAttrs } from './schema';
+import type { FigureAttrs } from '$lib/model/attrs';
 
 type Role = Exclude<FigureAttrs['size'], number>;
 export type Resizing = { px: number; role: Role | null; shape: string | null };
@@ -81,7 +81,10 @@ export function resize(grab: Grab) {
   for (const view of views) view.addEventListener('keydown', escape, true);
 }
 
-/** The site's size that a width snaps to. On a phone several are as wide as the column: then the one it has, or the column. */
+/**
+ * The site's size that a width snaps to. On a phone several are as wide as the column: then the one it has, or the
+ * column.
+ */
 function nearest({ sizes, size }: Grab, px: number) {
   const rank = (one: { role: Role; px: number }) =>
     Math.abs(one.px - px) + (one.role === size ? 0 : one.role === 'column' ? 0.1 : 0.2);

@@ -1,8 +1,8 @@
 <!-- Every picture that could be taken, asked for its words in one table. -->
 <script lang="ts">
   import { proofOf, type Schemas } from '$lib/api/client';
-  import { markWords, weight } from '$lib/ui/words';
-  import { wordLabels, type WordName } from '$lib/library/wordLabels';
+  import { markWords, weight } from '$lib/model/words';
+  import { wordLabels, type WordName } from '$lib/model/wordLabels';
   import type { Proposal } from './intake.svelte';
 
   type Typed = Record<string, Partial<Record<WordName, string>>>;

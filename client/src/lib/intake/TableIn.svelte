@@ -4,10 +4,10 @@
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   let file = $state.raw<File | null>(null);
-  let look = $state.raw<Schemas['TableLook'] | null>(null);
+  let look = $state.raw<Schemas['TableResponse'] | null>(null);
   let open = $state(false);
   let problem = $state('');
 

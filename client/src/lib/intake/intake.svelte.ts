@@ -2,7 +2,7 @@ import { goto } from '$app/navigation';
 import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
 import { queryClient } from '$lib/api/queries';
 
-export type Proposal = Schemas['ProposalLook'];
+export type Proposal = Schemas['ProposalResponse'];
 
 const readable = /\.(eml|html?|xhtml|mht|mhtml|msg|zip)$/i;
 

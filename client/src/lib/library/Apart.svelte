@@ -4,7 +4,7 @@
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { count, dayOf, weight } from '$lib/ui/words';
+  import { count, dayOf, weight } from '$lib/model/words';
 
   const list = createQuery(() => ({
     queryKey: ['files', 'quarantine'],

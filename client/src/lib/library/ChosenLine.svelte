@@ -2,8 +2,8 @@
 <script lang="ts">
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
-  import { count } from '$lib/ui/words';
-  import type { Choosing } from './choosing.svelte';
+  import { count } from '$lib/model/words';
+  import type { Choosing } from '$lib/ui/choosing.svelte';
   import ManyWords from './ManyWords.svelte';
 
   let {
@@ -39,7 +39,8 @@
       undoIds = taken.away;
       said = [
         taken.away.length > 0
-          ? `${count(taken.away.length, 'picture')} taken away; ${taken.away.length === 1 ? 'it waits' : 'they wait'} ${taken.waitDays} days.`
+          ? `${count(taken.away.length, 'picture')} taken away; ` +
+            `${taken.away.length === 1 ? 'it waits' : 'they wait'} ${taken.waitDays} days.`
           : '',
         ...taken.standing
           .slice(0, 3)

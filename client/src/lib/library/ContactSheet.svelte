@@ -1,14 +1,14 @@
 <!-- The library's pictures at their true shapes, chosen one by one, in a range or in a box. -->
 <script lang="ts">
   import type { FileItem } from '$lib/api/client';
-  import { count, dayOf, markWords } from '$lib/ui/words';
-  import BoxDrawn from './BoxDrawn.svelte';
-  import { Boxing } from './boxing.svelte';
-  import type { Choosing } from './choosing.svelte';
-  import type { Found } from './found.svelte';
-  import PictureRows from './PictureRows.svelte';
-  import PictureTile from './PictureTile.svelte';
-  import ThroughWords from './ThroughWords.svelte';
+  import { count, dayOf, markWords } from '$lib/model/words';
+  import BoxDrawn from '$lib/ui/BoxDrawn.svelte';
+  import { Boxing } from '$lib/ui/boxing.svelte';
+  import type { Choosing } from '$lib/ui/choosing.svelte';
+  import type { Found } from '$lib/media/found.svelte';
+  import PictureRows from '$lib/media/PictureRows.svelte';
+  import PictureTile from '$lib/media/PictureTile.svelte';
+  import ThroughWords from '$lib/media/ThroughWords.svelte';
 
   let {
     found,

@@ -5,10 +5,19 @@
   import { untrack } from 'svelte';
   import { answer, api, proofOf, sentenceOf, type FileItem } from '$lib/api/client';
   import { ownColumns, queryClient, thesePictures } from '$lib/api/queries';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
   import OwnColumns from './OwnColumns.svelte';
-  import type { Found } from './found.svelte';
-  import { before, cellsOf, changesOf, columnsWith, pasted, wordIn, type Column, type Waiting } from './listing';
+  import type { Found } from '$lib/media/found.svelte';
+  import {
+    before,
+    cellsOf,
+    changesOf,
+    columnsWith,
+    pasted,
+    wordIn,
+    type Column,
+    type Waiting,
+  } from '$lib/media/listing';
 
   let {
     found,
@@ -64,7 +73,10 @@
       [waiting, read] = [{}, []];
       undo = { change: was, items: await queryClient.fetchQuery({ ...thesePictures(Object.keys(was)), staleTime: 0 }) };
       const left = changes.length - changed;
-      said = `${sentence(changed)}${left > 0 ? ` ${count(left, 'picture')} had been changed by someone else meanwhile and ${left === 1 ? 'is' : 'are'} as they left it.` : ''}`;
+      const untouched =
+        `${count(left, 'picture')} had been changed by someone else meanwhile ` +
+        `and ${left === 1 ? 'is' : 'are'} as they left it.`;
+      said = left > 0 ? `${sentence(changed)} ${untouched}` : sentence(changed);
       await queryClient.invalidateQueries({ queryKey: ['files'] });
     } catch (error) {
       problem = sentenceOf(error);

@@ -4,8 +4,8 @@
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { queryClient, thesePictures } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { wordLabels } from '$lib/library/wordLabels';
-  import { count } from '$lib/ui/words';
+  import { wordLabels } from '$lib/model/wordLabels';
+  import { count } from '$lib/model/words';
 
   let {
     open = $bindable(),

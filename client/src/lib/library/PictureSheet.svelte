@@ -6,11 +6,11 @@
   import { onePicture, ownColumns, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import SwapSheet from './SwapSheet.svelte';
-  import KeepBox from '$lib/ui/KeepBox.svelte';
-  import { ownWord, wordLabels, type WordName } from '$lib/library/wordLabels';
+  import KeepBox from '$lib/fields/KeepBox.svelte';
+  import { ownWord, wordLabels, type WordName } from '$lib/model/wordLabels';
   import CopyAddress from '$lib/ui/CopyAddress.svelte';
   import OwnColumns from './OwnColumns.svelte';
-  import { count, dayOf, markWords, weight } from '$lib/ui/words';
+  import { count, dayOf, markWords, weight } from '$lib/model/words';
 
   let { id, folders, onclose }: { id: string; folders: string[]; onclose: () => void } = $props();
 

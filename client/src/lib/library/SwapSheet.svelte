@@ -4,8 +4,8 @@
   import { answer, api, proofOf, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { count } from '$lib/ui/words';
-  import ThroughWords from './ThroughWords.svelte';
+  import { count } from '$lib/model/words';
+  import ThroughWords from '$lib/media/ThroughWords.svelte';
 
   let { open = $bindable(), file }: { open: boolean; file: FileItem } = $props();
   let query = $state('');
@@ -46,7 +46,9 @@
   async function swap() {
     done = await carry(file.id, { with: chosen!.id });
     if (done)
-      sentence = `“${chosen!.words.title}” stands in ${count(done.places, 'place')} on ${count(done.pages, 'page')} now; visitors see it once you publish.`;
+      sentence =
+        `“${chosen!.words.title}” stands in ${count(done.places, 'place')} on ${count(done.pages, 'page')} now; ` +
+        'visitors see it once you publish.';
   }
   async function putBack() {
     if (done && (await carry(chosen!.id, done.undo))) {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
   import X from '@lucide/svelte/icons/x';
-  import { count } from '$lib/ui/words';
-  import { uploads } from './uploads.svelte';
+  import { count } from '$lib/model/words';
+  import { uploads } from '$lib/media/uploads.svelte';
 
   const refused = $derived(uploads.list.filter((u) => u.state === 'refused'));
   const done = $derived(uploads.list.filter((u) => u.state === 'done'));

@@ -5,8 +5,8 @@
   import { answer, api, proofOf, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
   import { onePicture, queryClient } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { wordLabels } from '$lib/library/wordLabels';
-  import { count, markWords } from '$lib/ui/words';
+  import { wordLabels } from '$lib/model/wordLabels';
+  import { count, markWords } from '$lib/model/words';
 
   let { open = $bindable(), ids }: { open: boolean; ids: readonly string[] } = $props();
   type Name = 'title' | 'alt' | 'caption' | 'credit';

@@ -3,7 +3,7 @@
   import Bell from '@lucide/svelte/icons/triangle-alert';
   import Grip from '@lucide/svelte/icons/grip-vertical';
   import type { PageItem } from '$lib/api/client';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   let {
     item,

@@ -1,7 +1,7 @@
 <!-- Every cut this picture is used in, live, each at its real shape; below them the site's shapes. -->
 <script lang="ts">
   import Fit from '$lib/ui/Fit.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
   import PictureWindow from './PictureWindow.svelte';
   import type { Room } from './room.svelte';
 

@@ -1,7 +1,7 @@
 <!-- The versions, oldest first: places follow the one in use, and an older one is a click away. -->
 <script lang="ts">
   import { proofOf } from '$lib/api/client';
-  import { dayOf } from '$lib/ui/words';
+  import { dayOf } from '$lib/model/words';
   import type { Room } from './room.svelte';
 
   let { room }: { room: Room } = $props();

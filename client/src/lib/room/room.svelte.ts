@@ -1,10 +1,10 @@
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
 import { queryClient } from '$lib/api/queries';
 
-export type Edits = Schemas['EditsLook'];
-export type Adjustments = Schemas['AdjustmentsLook'];
+export type Edits = Schemas['EditsResponse'];
+export type Adjustments = Schemas['AdjustmentsResponse'];
 export type Box = Schemas['Box'];
-export type Look = Schemas['RoomLook'];
+export type Look = Schemas['RoomResponse'];
 type Opened = Schemas['Room'];
 
 const restMs = 700;
@@ -152,7 +152,9 @@ export class Room {
     this.asking = false;
   }
 
-  /** Keeps what stands here as a version and uses it everywhere; one after the other, each a later state of the last. */
+  /**
+   * Keeps what stands here as a version and uses it everywhere; one after the other, each a later state of the last.
+   */
   keep() {
     clearTimeout(this.rest);
     return (this.keeping = this.keeping.then(() => this.keepNow()));

@@ -4,12 +4,14 @@ import { queryClient } from '$lib/api/queries';
 export type Values = Schemas['StyleValues'];
 type StyleError = { field: string; sentence: string };
 
-/** The site's style as it is worked on: kept at every change, undone step by step, refused with a sentence at its field. */
+/**
+ * The site's style as it is worked on: kept at every change, undone step by step, refused with a sentence at its field.
+ */
 export class SiteStyle {
   /** What stands in the fields, be it good or not. */
   wish = $state.raw<Values | null>(null);
   /** What is kept. */
-  look = $state.raw<Schemas['StyleLook'] | null>(null);
+  look = $state.raw<Schemas['StyleResponse'] | null>(null);
   errors = $state.raw<StyleError[]>([]);
   problem = $state('');
   private undone = $state.raw<Values[]>([]);
@@ -66,13 +68,31 @@ export class SiteStyle {
         const errors = error instanceof Problem ? (error.more.errors as StyleError[] | undefined) : undefined;
         this.errors = errors ?? [];
         this.problem = errors ? '' : sentenceOf(error);
-        if (error instanceof Problem && error.status === 409) await this.load();
+        if (error instanceof Problem && error.status === 409) await this.meet(look.values, wish, keptOver);
       }
     });
     return this.going;
   }
 
-  private took(look: Schemas['StyleLook']) {
+  /** Another window kept something: what was changed here goes on top of it, unless it is the same field. */
+  private async meet(began: Values, wish: Values, keptOver?: (was: Values) => void) {
+    const differs = (one: Values, other: Values, field: keyof Values) =>
+      JSON.stringify(one[field]) !== JSON.stringify(other[field]);
+    const mine = (Object.keys(wish) as (keyof Values)[]).filter((field) => differs(wish, began, field));
+    await this.load();
+    const theirs = this.look!.values;
+    const both = { ...theirs, ...Object.fromEntries(mine.map((field) => [field, wish[field]])) } as Values;
+    if (mine.some((field) => differs(theirs, began, field))) {
+      this.undone = [...this.undone, both];
+      this.problem += ' Redo sets what you had set.';
+      return;
+    }
+    this.problem = '';
+    this.wish = both;
+    void this.keep(keptOver);
+  }
+
+  private took(look: Schemas['StyleResponse']) {
     [this.look, this.wish, this.errors] = [look, look.values, []];
   }
 }

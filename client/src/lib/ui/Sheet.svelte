@@ -33,9 +33,11 @@
     <Dialog.Overlay class="fixed inset-0 z-40 bg-black/40" />
     <Dialog.Content
       onOpenAutoFocus={begin}
-      class="fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] {wide
-        ? 'w-[920px]'
-        : 'w-[560px]'} max-w-[92vw] -translate-x-1/2 -translate-y-1/2 flex-col rounded-[4px] border border-hair bg-base-100 text-base-content shadow-(--dk-float)"
+      class={[
+        'fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 flex-col',
+        'rounded-[4px] border border-hair bg-base-100 text-base-content shadow-(--dk-float)',
+        wide ? 'w-[920px]' : 'w-[560px]',
+      ]}
     >
       <div class="flex items-center justify-between border-b border-hair py-2 pr-2 pl-5">
         <Dialog.Title class="text-read font-semibold">{title}</Dialog.Title>

@@ -14,7 +14,9 @@ export function putRows(inside: Document, stood: ReturnType<typeof rowsOf>) {
   }
 }
 
-/** Brings a piece of a page, or what stands in its stead, into view, also within its row; nothing round the page moves. */
+/**
+ * Brings a piece of a page, or what stands in its stead, into view, also within its row; nothing round the page moves.
+ */
 export function bring(inside: Document, piece: string) {
   const found = [...inside.querySelectorAll(`[data-block="${piece}"], [data-block^="${piece}-"]`)].find(
     (one) => one.getClientRects().length > 0,

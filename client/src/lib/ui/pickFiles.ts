@@ -1,7 +1,10 @@
 /** The one field that asks: kept here, so that it outlives whatever asked. */
 let field: HTMLInputElement | null = null;
 
-/** Asks for files of this computer; an empty list where a person thinks better of it. Called while a press is being handled. */
+/**
+ * Asks for files of this computer; an empty list where a person thinks better of it. Called while a press is being
+ * handled.
+ */
 export function pickFiles({ many = true, accept = '', folder = false } = {}): Promise<File[]> {
   const input = document.createElement('input');
   field = input;

@@ -6,9 +6,9 @@
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { arrangementList, queryClient } from '$lib/api/queries';
   import { kinds } from '$lib/arrangements/opened.svelte';
-  import { uploads } from '$lib/library/uploads.svelte';
+  import { uploads } from '$lib/media/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   const list = createQuery(arrangementList);
   let name = $state('');

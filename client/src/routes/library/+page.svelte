@@ -7,21 +7,21 @@
   import Apart from '$lib/library/Apart.svelte';
   import AddMenu from '$lib/library/AddMenu.svelte';
   import Filters from '$lib/library/Filters.svelte';
-  import { find } from '$lib/library/found.svelte';
+  import { find } from '$lib/media/found.svelte';
   import ListView from '$lib/library/ListView.svelte';
   import ContactSheet from '$lib/library/ContactSheet.svelte';
   import PictureSheet from '$lib/library/PictureSheet.svelte';
   import ChosenLine from '$lib/library/ChosenLine.svelte';
-  import { Choosing } from '$lib/library/choosing.svelte';
+  import { Choosing } from '$lib/ui/choosing.svelte';
   import ViewChoice from '$lib/library/ViewChoice.svelte';
   import WordsRound from '$lib/library/WordsRound.svelte';
   import UploadList from '$lib/library/UploadList.svelte';
-  import { filesOf, uploads } from '$lib/library/uploads.svelte';
+  import { filesOf, uploads } from '$lib/media/uploads.svelte';
   import { bundleOf, isWords } from '$lib/intake/bundle';
   import { intake, isReadable } from '$lib/intake/intake.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
   import { letters } from '$lib/ui/letters.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   let query = $state('');
   let through = $state.raw<Through | null>(null);

@@ -6,13 +6,13 @@
   import Undo from '@lucide/svelte/icons/undo-2';
   import { sentenceOf } from '$lib/api/client';
   import { pageList } from '$lib/api/queries';
-  import { classes } from '$lib/desk/choices';
-  import type { WidthClass } from '$lib/desk/schema';
+  import { classes } from '$lib/model/choices';
+  import type { WidthClass } from '$lib/model/attrs';
   import NumberField from '$lib/site/NumberField.svelte';
   import { SiteStyle } from '$lib/site/style.svelte';
   import Group from '$lib/ui/Group.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   const style = new SiteStyle();
   const pages = createQuery(pageList);
@@ -196,7 +196,7 @@
   <div class="flex min-w-0 flex-1 flex-col bg-base-200">
     <div class="flex h-12 flex-none items-center gap-3 border-b border-hair bg-base-100 px-4">
       <label class="flex items-center gap-2"
-        >Seen on <select class="dk-field w-52!" bind:value={() => page?.id ?? '', (id) => (shown = id)}>
+        >Seen on <select class="dk-field w-64!" bind:value={() => page?.id ?? '', (id) => (shown = id)}>
           {#each pages.data ?? [] as one (one.id)}<option value={one.id}>{one.title || 'Untitled'}</option>{/each}
         </select></label
       >
@@ -209,7 +209,8 @@
         {#if look}
           {look.newFiles === 0
             ? 'No picture needs new files'
-            : `${count(look.newPictures, 'picture')} ${look.newPictures === 1 ? 'needs' : 'need'} ${count(look.newFiles, 'new file')}, made on publishing`}
+            : `${count(look.newPictures, 'picture')} ${look.newPictures === 1 ? 'needs' : 'need'} ` +
+              `${count(look.newFiles, 'new file')}, made on publishing`}
         {/if}
       </p>
     </div>

@@ -15,12 +15,12 @@
   import ReadIn from '$lib/arrangements/ReadIn.svelte';
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
   import WordsTable from '$lib/arrangements/WordsTable.svelte';
-  import { classes } from '$lib/desk/choices';
-  import type { WidthClass } from '$lib/desk/schema';
+  import { classes } from '$lib/model/choices';
+  import type { WidthClass } from '$lib/model/attrs';
   import FilePick from '$lib/ui/FilePick.svelte';
-  import FromLibrary from '$lib/library/FromLibrary.svelte';
+  import FromLibrary from '$lib/media/FromLibrary.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   const opened = new Opened(page.params.id ?? '');
   const site = createQuery(sitePlan);

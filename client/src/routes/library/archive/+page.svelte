@@ -6,7 +6,7 @@
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { intake } from '$lib/intake/intake.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   const address = $derived(page.url.searchParams.get('address') ?? '');
   let query = $state('');

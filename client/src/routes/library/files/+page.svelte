@@ -5,12 +5,12 @@
   import { sentenceOf } from '$lib/api/client';
   import UploadList from '$lib/library/UploadList.svelte';
   import ViewChoice from '$lib/library/ViewChoice.svelte';
-  import { kindWords, otherFiles } from '$lib/library/otherFiles';
-  import { uploads } from '$lib/library/uploads.svelte';
+  import { kindWords, otherFiles } from '$lib/media/otherFiles';
+  import { uploads } from '$lib/media/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
-  import TypeMark from '$lib/library/TypeMark.svelte';
-  import { count, dayOf, weight } from '$lib/ui/words';
+  import TypeMark from '$lib/media/TypeMark.svelte';
+  import { count, dayOf, weight } from '$lib/model/words';
 
   let query = $state('');
   const found = createQuery(() => ({ ...otherFiles(query.trim()), placeholderData: keepPreviousData }));
@@ -45,7 +45,8 @@
     {#if found.data && items.length === 0}
       <p class="max-w-[56ch] p-3 text-read">
         {query.trim() === ''
-          ? 'Documents, sound, video and packed files are kept here, to link to from any page. Drop them on this screen, or add them from this computer.'
+          ? 'Documents, sound, video and packed files are kept here, to link to from any page. ' +
+            'Drop them on this screen, or add them from this computer.'
           : `No file answers to “${query.trim()}”. Fewer or shorter words find more.`}
       </p>
     {/if}

@@ -6,8 +6,8 @@
   import { sentenceOf } from '$lib/api/client';
   import TableIn from '$lib/intake/TableIn.svelte';
   import { intake, mailbox } from '$lib/intake/intake.svelte';
-  import { filesOf } from '$lib/library/uploads.svelte';
-  import { dayOf, weight } from '$lib/ui/words';
+  import { filesOf } from '$lib/media/uploads.svelte';
+  import { dayOf, weight } from '$lib/model/words';
 
   const mails = createQuery(mailbox);
   let address = $state('');

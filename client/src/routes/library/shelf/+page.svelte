@@ -5,7 +5,7 @@
   import { SvelteSet } from 'svelte/reactivity';
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
-  import { count } from '$lib/ui/words';
+  import { count } from '$lib/model/words';
 
   const shelf = createQuery(() => ({
     queryKey: ['shelf'],
@@ -23,7 +23,9 @@
     try {
       const { files } = await answer(api.POST('/api/shelf/take', { body: { ids: [...chosen] } }));
       const fresh = files.filter((file) => !file.wasThere).length;
-      said = `${count(fresh, 'pattern')} taken into the library, in the folder Patterns.${fresh < files.length ? ` ${files.length - fresh} ${files.length - fresh === 1 ? 'was' : 'were'} there already.` : ''}`;
+      const there = files.length - fresh;
+      said = `${count(fresh, 'pattern')} taken into the library, in the folder Patterns.`;
+      if (there > 0) said += ` ${there} ${there === 1 ? 'was' : 'were'} there already.`;
       chosen.clear();
       await queryClient.invalidateQueries({ queryKey: ['files'] });
     } catch (error) {

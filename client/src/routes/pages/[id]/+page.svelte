@@ -23,7 +23,7 @@
   import PhoneProof from '$lib/desk/PhoneProof.svelte';
   import Ruler from '$lib/desk/Ruler.svelte';
   import TextSheet from '$lib/desk/TextSheet.svelte';
-  import { timeOf } from '$lib/ui/words';
+  import { timeOf } from '$lib/model/words';
 
   let desk = $state.raw<Desk | null>(null);
   let problem = $state('');
@@ -34,23 +34,23 @@
     void (async () => {
       try {
         const opened = new Desk(id, await queryClient.fetchQuery(sitePlan()));
-        await opened.load();
+        await opened.session.load();
         desk = opened;
       } catch (error) {
         problem = sentenceOf(error);
       }
     })();
     const offs = [
-      on('arrangement', () => void desk?.askLook()),
-      on('again', () => void desk?.heardAgain().catch(() => {})),
-      on('page', (sent) => sent.id === id && void desk?.heard(sent.version)),
+      on('arrangement', () => void desk?.preview.ask()),
+      on('again', () => void desk?.session.heardAgain().catch(() => {})),
+      on('page', (sent) => sent.id === id && void desk?.session.heard(sent.version)),
       on('site', async () => desk?.restyled(await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 }))),
       // Words or a keep area changed in the library show here at once.
-      on('library', (sent) => sent.id && (desk?.holds(sent.id) || desk?.hasSets) && void desk.askLook()),
+      on('library', (sent) => sent.id && (desk?.holds(sent.id) || desk?.hasSets) && void desk.preview.ask()),
     ];
     return () => offs.forEach((off) => off());
   });
-  beforeNavigate(() => void desk?.keeping.now());
+  beforeNavigate(() => void desk?.autosave.now());
 
   function keys(event: KeyboardEvent) {
     if (!desk || event.defaultPrevented || document.querySelector('[role=dialog],[role=menu]')) return;
@@ -64,8 +64,8 @@
 <svelte:window
   onkeydown={keys}
   onbeforeunload={(event) => {
-    if (!desk || desk.keeping.state === 'kept') return;
-    void desk.keeping.now();
+    if (!desk || desk.autosave.state === 'kept') return;
+    void desk.autosave.now();
     event.preventDefault();
   }}
 />
@@ -73,7 +73,7 @@
 {#if problem}
   <p class="dk-problem p-6 text-read" role="alert">{problem} <a class="dk-link" href="/">To the pages</a></p>
 {:else if desk}
-  {@const keeping = desk.keeping}
+  {@const keeping = desk.autosave}
   <div class="flex min-h-0 flex-1">
     <div class="flex min-w-0 flex-1 flex-col">
       <div class="flex flex-none border-b border-hair">
@@ -87,15 +87,17 @@
             nothing was overwritten.
           </p>
           {#if keeping.joined}
-            <button class="dk-button main" onclick={() => desk?.takeJoined('withYours')}
+            <button class="dk-button main" onclick={() => desk?.session.takeJoined('withYours')}
               >Join both, mine where we differ</button
             >
-            <button class="dk-button" onclick={() => desk?.takeJoined('withTheirs')}
+            <button class="dk-button" onclick={() => desk?.session.takeJoined('withTheirs')}
               >Join both, theirs where we differ</button
             >
           {/if}
           <button class="dk-button" onclick={() => keeping.keepMine()}>Go on with mine</button>
-          <button class="dk-button" onclick={() => desk?.takeTheirs()}>Take theirs (undo brings mine back)</button>
+          <button class="dk-button" onclick={() => desk?.session.takeTheirs()}
+            >Take theirs (undo brings mine back)</button
+          >
           {#if keeping.joined}
             <ul class="max-h-40 w-full overflow-y-auto" aria-label="Changed on both sides">
               {#each keeping.joined.clashes as clash, i (i)}
@@ -111,10 +113,10 @@
       {:else if keeping.state === 'refused'}
         <p class="border-b border-hair bg-wash px-4 py-2" role="alert">{keeping.problem}</p>
       {/if}
-      {#if desk.said}
+      {#if desk.media.said}
         <div class="flex items-center gap-3 border-b border-hair bg-wash px-4 py-1.5" role="status">
-          <p class="max-h-24 min-w-0 flex-1 overflow-y-auto">{desk.said}</p>
-          <button class="dk-button bare" aria-label="Put this away" onclick={() => desk && (desk.said = '')}
+          <p class="max-h-24 min-w-0 flex-1 overflow-y-auto">{desk.media.said}</p>
+          <button class="dk-button bare" aria-label="Put this away" onclick={() => desk && (desk.media.said = '')}
             ><X size={15} /></button
           >
         </div>

@@ -5,13 +5,13 @@
   import ArrowLeft from '@lucide/svelte/icons/arrow-left';
   import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
-  import { uploads } from '$lib/library/uploads.svelte';
+  import { uploads } from '$lib/media/uploads.svelte';
   import FirstPage from '$lib/library/FirstPage.svelte';
-  import { filmAt, momentOf } from '$lib/library/film';
-  import TypeMark from '$lib/library/TypeMark.svelte';
-  import { kindWords, oneFile } from '$lib/library/otherFiles';
+  import { filmAt, momentOf } from '$lib/media/film';
+  import TypeMark from '$lib/media/TypeMark.svelte';
+  import { kindWords, oneFile } from '$lib/media/otherFiles';
   import CopyAddress from '$lib/ui/CopyAddress.svelte';
-  import { dayOf, weight } from '$lib/ui/words';
+  import { dayOf, weight } from '$lib/model/words';
 
   const id = $derived(page.params.id ?? '');
   const detail = createQuery(() => oneFile(id));

@@ -9,8 +9,8 @@
   import PictureTable from '$lib/intake/PictureTable.svelte';
   import Reading from '$lib/intake/Reading.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
-  import type { WordName } from '$lib/library/wordLabels';
-  import { count, dayOf } from '$lib/ui/words';
+  import type { WordName } from '$lib/model/wordLabels';
+  import { count, dayOf } from '$lib/model/words';
 
   const id = $derived(page.params.id ?? '');
   const found = createQuery(() => proposal(id));

@@ -20,9 +20,9 @@
   import RuledScale from '$lib/room/RuledScale.svelte';
   import Versions from '$lib/room/Versions.svelte';
   import { openRoom, Room, scales, type Adjustments, type Box } from '$lib/room/room.svelte';
-  import { light } from '$lib/ui/theme.svelte';
+  import { light } from '$lib/shell/theme.svelte';
   import DrawnBox from '$lib/ui/DrawnBox.svelte';
-  import { timeOf } from '$lib/ui/words';
+  import { timeOf } from '$lib/model/words';
 
   const id = $derived(page.params.id ?? '');
   const from = $derived(page.url.searchParams.get('from'));
@@ -138,7 +138,7 @@
               ? `, kept ${timeOf(room.keptAt)}`
               : ''}</span
         >
-        {#if room.problem}<span class="dk-problem truncate" role="alert">{room.problem}</span>{/if}
+        {#if room.problem && !room.theirs}<span class="dk-problem truncate" role="alert">{room.problem}</span>{/if}
         <span class="ml-auto flex items-center gap-1">
           <button class="dk-button bare" disabled={!room.canUndo} onclick={() => room?.undo()} aria-label="Undo"
             ><Undo2 size={16} /></button

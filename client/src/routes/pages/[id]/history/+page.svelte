@@ -2,7 +2,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
-  import History from '$lib/ui/History.svelte';
+  import History from '$lib/shell/History.svelte';
 
   const path = $derived({ id: page.params.id ?? '' });
 </script>

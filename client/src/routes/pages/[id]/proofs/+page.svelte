@@ -7,18 +7,18 @@
   import { goto } from '$app/navigation';
   import { answer, api, sentenceOf, type Draft, type Schemas } from '$lib/api/client';
   import { sitePlan } from '$lib/api/queries';
-  import { classes } from '$lib/desk/choices';
+  import { classes } from '$lib/model/choices';
   import { bringTo, standOf } from '$lib/desk/inStep';
   import { holdStill } from '$lib/ui/holdStill';
   import Fit from '$lib/ui/Fit.svelte';
-  import { weight } from '$lib/ui/words';
+  import { weight } from '$lib/model/words';
 
   const id = $derived(page.params.id ?? '');
   const site = createQuery(() => sitePlan());
   const gapPx = 24;
   const marginPx = 20;
   let draft = $state.raw<Draft | null>(null);
-  let look = $state.raw<Schemas['Look'] | null>(null);
+  let look = $state.raw<Schemas['DraftPreviewResponse'] | null>(null);
   let problem = $state('');
   let fits = $state(false);
   let room = $state({ width: 0, height: 0 });
@@ -54,7 +54,8 @@
     if (!inside?.querySelector('#content')) return;
     const style = inside.createElement('style');
     style.textContent =
-      'html { scrollbar-width: none; } .dk-nothing body { visibility: hidden; } .dk-no-pictures :is(img, video):not(.dk-there), .dk-no-pictures div.ground:not(.dk-there) { visibility: hidden; }';
+      'html { scrollbar-width: none; } .dk-nothing body { visibility: hidden; } ' +
+      '.dk-no-pictures :is(img, video):not(.dk-there), .dk-no-pictures div.ground:not(.dk-there) { visibility: hidden; }';
     inside.head.append(style);
     inside.addEventListener('scroll', () => follow(frame), { passive: true });
     inside.addEventListener('keydown', keys);
@@ -63,7 +64,7 @@
   }
 
   let line = $state('slow');
-  let rehearsal = $state.raw<Schemas['PerClassOfRehearsal'] | null>(null);
+  let rehearsal = $state.raw<Schemas['PerClassOfLoadTimeline'] | null>(null);
   let timers: number[] = [];
 
   /** The page comes as it would on the line: nothing, then the words, then one picture after the other. */

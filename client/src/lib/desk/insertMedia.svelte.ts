@@ -1,0 +1,150 @@
+import type { Node as PmNode } from '@tiptap/pm/model';
+import { answer, api, sentenceOf } from '$lib/api/client';
+import { stillOf } from '$lib/media/film';
+import { uploads } from '$lib/media/uploads.svelte';
+import { newId, ownVideo, type FigureAttrs } from '$lib/model/attrs';
+import { keepAll } from '$lib/model/keepAll';
+import type { Desk } from './desk.svelte';
+import { posOf, type Gap } from './editor/commands';
+
+/** Puts pictures, films and what was pasted into the page, from the library and from the computer. */
+export class InsertMedia {
+  /** What became of something that was pasted or dropped; empty where all of it came. */
+  said = $state('');
+  /** The next picture from the drawer goes into the line at the caret. */
+  inLine = $state(false);
+  /** Where a video is to be put that is being chosen. */
+  addingVideo = $state.raw<Gap | null>(null);
+
+  constructor(private readonly desk: Desk) {}
+
+  /** Puts pictures in, one after the other, and chooses the last; with columns chosen they go into the empty cells. */
+  place(assets: string[], gap: Gap | null = this.desk.gap) {
+    const { desk } = this;
+    if (this.inLine) return this.placeInLine(assets);
+    if (!gap && desk.openedSet) return desk.openedSet.add(assets);
+    if (!gap && desk.chosenPiece?.figure?.asset === '' && assets[0]) {
+      // A place that waits takes the first.
+      desk.set(desk.chosenPiece.id, { asset: assets[0] });
+      assets = assets.slice(1);
+    }
+    if (!gap && desk.chosenColumns && assets.length > 0) return desk.cells.fill(desk.chosenColumns.id, assets);
+    gap ??= desk.caretGap();
+    desk.trial.on(null);
+    if (!desk.editor || assets.length === 0) return;
+    const { schema } = desk.editor.state;
+    this.insert(
+      assets.map((asset) => schema.node('figure', { id: newId(), asset })),
+      gap,
+    );
+  }
+
+  /** Opens the library to choose a picture for the line at the caret. */
+  beginInLine() {
+    this.desk.trial.end(null);
+    this.desk.gap = null;
+    this.inLine = true;
+    this.desk.drawerOpen = true;
+  }
+
+  private placeInLine(assets: string[]) {
+    this.inLine = false;
+    if (!this.desk.editor || assets.length === 0) return;
+    const { state, view } = this.desk.editor;
+    const nodes = assets.map((asset) => state.schema.node('linePicture', { id: newId(), asset }));
+    view.dispatch(state.tr.insert(state.selection.from, nodes));
+    this.desk.choose(nodes.at(-1)!.attrs.id as string, false);
+  }
+
+  /** Several pictures as one arrangement, where the next piece would go. */
+  async placeTogether(assets: string[], name = this.galleryName, gap: Gap = this.nextGap) {
+    this.desk.trial.on(null);
+    try {
+      const made = await answer(api.POST('/api/arrangements', { body: { name, pictures: assets } }));
+      if (!this.desk.editor) return;
+      const { schema } = this.desk.editor.state;
+      this.insert([schema.node('arrangement', { id: newId(), arrangement: made.id })], gap);
+    } catch (error) {
+      this.said = sentenceOf(error);
+    }
+  }
+
+  /** Files into the library, and all of them that are pictures as one arrangement. */
+  async placeFilesTogether(files: File[], name?: string, gap: Gap = this.nextGap) {
+    const ids = (await uploads.add(files)).filter((id) => id !== null);
+    if (ids.length > 0) await this.placeTogether(ids, name, gap);
+  }
+
+  /**
+   * Takes files into the library and then into the page; the place is held by the piece before it, or by the columns.
+   */
+  async placeFiles(files: File[], gap: Gap | null = this.desk.gap) {
+    const { desk } = this;
+    if (!gap && desk.chosenColumns) return desk.cells.fillFiles(desk.chosenColumns.id, files);
+    if (!gap && desk.openedSet) return desk.openedSet.addFiles(files);
+    gap ??= desk.caretGap();
+    const videos = files.filter((file) => file.type.startsWith('video/'));
+    if (videos.length > 0) {
+      await this.placeVideoFiles(videos, gap);
+      files = files.filter((file) => !videos.includes(file));
+    }
+    const ids = await uploads.add(files);
+    this.place(
+      ids.filter((id) => id !== null),
+      gap,
+    );
+  }
+
+  /** Words with pictures from elsewhere: read and cleaned by the server, the pictures taken into the library. */
+  async placePasted(html: string, gap: Gap = this.desk.caretGap()) {
+    this.said = 'What you pasted is being read.';
+    try {
+      const found = await answer(api.POST('/api/intake/pasted', { body: { html, address: null } }));
+      const kept = await keepAll(found);
+      if (!this.desk.editor) return;
+      const { state, view } = this.desk.editor;
+      const nodes = (kept.words?.content ?? []).map((piece) => state.schema.nodeFromJSON(piece));
+      view.dispatch(state.tr.insert(posOf(state.doc, gap), nodes));
+      this.said = kept.leftOut.map(({ name, sentence }) => `${name}: ${sentence}`).join(' ');
+    } catch (error) {
+      this.said = sentenceOf(error);
+    }
+  }
+
+  private async placeVideoFiles(files: File[], gap: Gap) {
+    const { ids, refused } = await uploads.addOthers(files);
+    this.said = refused ?? '';
+    for (const [i, file] of ids.entries()) {
+      try {
+        const [still] = await uploads.add([await stillOf(file, files[i]!.name.replace(/\.\w+$/, ''))]);
+        this.addingVideo = gap;
+        if (still) this.placeVideo(still, ownVideo(file));
+      } catch (error) {
+        this.said = sentenceOf(error);
+      }
+    }
+  }
+
+  /** Puts a video in by its still, where it was asked for. */
+  placeVideo(still: string, video: NonNullable<FigureAttrs['video']>) {
+    const gap = this.addingVideo ?? this.desk.caretGap();
+    this.addingVideo = null;
+    if (!this.desk.editor) return;
+    this.insert([this.desk.editor.state.schema.node('figure', { id: newId(), asset: still, video })], gap);
+  }
+
+  private get galleryName() {
+    return `Gallery on ${this.desk.title}`;
+  }
+
+  private get nextGap() {
+    return this.desk.gap ?? this.desk.caretGap();
+  }
+
+  private insert(nodes: PmNode[], gap: Gap) {
+    const { state, view } = this.desk.editor!;
+    view.dispatch(state.tr.insert(posOf(state.doc, gap), nodes));
+    this.desk.gap = null;
+    this.desk.choose(nodes.at(-1)!.attrs.id as string, false);
+  }
+}

@@ -1,0 +1,83 @@
+<!-- Where something leads: typed or chosen from the pages, read by the server, with the repair shown. -->
+<script lang="ts">
+  import { createQuery } from '@tanstack/svelte-query';
+  import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
+  import { pageList } from '$lib/api/queries';
+  import { otherFiles } from '$lib/media/otherFiles';
+  import { weight } from '$lib/model/words';
+
+  let { value, onset, hint }: { value: string; onset: (written: string | null) => void; hint: string } = $props();
+  const pages = createQuery(pageList);
+  let typed = $state<string | null>(null);
+  let reading = $state.raw<Schemas['LinkResponse'] | null>(null);
+  const files = createQuery(() => otherFiles(''));
+  const offered = $derived(files.data?.items.filter((file) => !file.awaySince) ?? []);
+  const file = $derived(offered.find((one) => one.link === value));
+  const named = $derived(pages.data?.find((page) => `page:${page.id}` === value));
+
+  $effect(() => {
+    void value;
+    typed = null;
+  });
+
+  async function read(text: string) {
+    // Another thing may be chosen before the answer is there: what was typed belongs to this one.
+    const give = onset;
+    try {
+      reading = await answer(api.GET('/api/links', { params: { query: { typed: text } } }));
+      if (reading.written) give(reading.written);
+    } catch (error) {
+      reading = { written: null, repair: null, error: sentenceOf(error) };
+    }
+  }
+</script>
+
+<form
+  onsubmit={(event) => {
+    event.preventDefault();
+    if (typed !== null) void read(typed);
+  }}
+>
+  <div class="flex gap-1.5">
+    <input
+      class="dk-field"
+      aria-label="Where it leads"
+      placeholder="https:// or a page's address"
+      autocomplete="off"
+      spellcheck="false"
+      value={typed ?? (named ? `/${named.path}` : file ? `/${file.address}` : value)}
+      oninput={(event) => (typed = event.currentTarget.value)}
+    />
+    <button class="dk-button" disabled={!typed}>Set</button>
+  </div>
+  <label class="dk-label mt-2" for="link-page">or a page of this site</label>
+  <select
+    id="link-page"
+    class="dk-field"
+    value={named?.id ?? ''}
+    onchange={(event) => event.currentTarget.value && void read(`page:${event.currentTarget.value}`)}
+  >
+    <option value="">choose one</option>
+    {#each pages.data ?? [] as page (page.id)}<option value={page.id}>{page.title}</option>{/each}
+  </select>
+  {#if offered.length > 0}
+    <label class="dk-label mt-2" for="link-file">or a file of the library</label>
+    <select
+      id="link-file"
+      class="dk-field"
+      value={file?.link ?? ''}
+      onchange={(event) => event.currentTarget.value && void read(event.currentTarget.value)}
+    >
+      <option value="">choose one</option>
+      {#each offered as one (one.id)}<option value={one.link}>{one.title} ({one.typeName}, {weight(one.bytes)})</option
+        >{/each}
+    </select>
+  {/if}
+</form>
+{#if reading?.error}<p class="dk-problem mt-1.5" role="alert">{reading.error}</p>{/if}
+{#if reading?.repair}<p class="mt-1.5 text-soft" role="status">{reading.repair}</p>{/if}
+{#if value}
+  <button class="dk-link mt-2" onclick={() => ((reading = null), onset(null))}>take the link out</button>
+{:else}
+  <p class="mt-1.5 text-quiet">{hint}</p>
+{/if}

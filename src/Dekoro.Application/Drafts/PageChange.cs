@@ -1,0 +1,6 @@
+namespace Dekoro.Application.Drafts;
+
+/// <summary>What publishing would do to one page.</summary>
+/// <param name="Change">new, changed, off (taken from the public site), same.</param>
+/// <param name="Notices">Sentences about pieces of it.</param>
+public sealed record PageChange(string Id, string Title, string Path, string Change, IReadOnlyList<string> Notices);

@@ -1,0 +1,75 @@
+using System.Security.Cryptography;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
+using Dekoro.Core.Content;
+using Dekoro.Core.Links;
+using Dekoro.Storage;
+
+namespace Dekoro.Application.Drafts;
+
+/// <summary>Makes pages and posts, empty or with what was read elsewhere.</summary>
+public sealed class PageMaking(
+    Workspace workspace,
+    PlanningContext planning,
+    Events events,
+    BackgroundWork background,
+    Person person,
+    TimeProvider clock
+)
+{
+    /// <returns>Null where the title will do.</returns>
+    public static string? TitleError(string? title) =>
+        title?.Trim().Length switch
+        {
+            null or 0 => "A page needs a title: type one.",
+            > 200 => "A title holds at most 200 characters: shorten it.",
+            _ => null,
+        };
+
+    /// <param name="kind">page or post.</param>
+    public PageRow Add(string kind, string title, Document document)
+    {
+        var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
+        workspace.Pages.Add(
+            id,
+            kind,
+            title.Trim(),
+            PathFor(kind, title),
+            "",
+            DocumentWriter.Write(document).ToJsonString(),
+            clock.GetUtcNow()
+        );
+        events.Send("pages", new { id });
+        background.Prepare();
+        return workspace.Pages.Find(id)!;
+    }
+
+    /// <summary>Puts pieces into a page's draft as it is now.</summary>
+    /// <returns>False where the page was changed at the same moment.</returns>
+    public bool Insert(PageRow page, string? afterBlockId, Document pieces)
+    {
+        var document = Inserting.Into(planning.DocumentOf(page), afterBlockId, pieces, NewBlockId);
+        if (
+            !workspace.Pages.SaveDrafts(
+                [(page.Id, page.Version, DocumentWriter.Write(document).ToJsonString())],
+                person.Now,
+                clock.GetUtcNow()
+            )
+        )
+            return false;
+        events.Send("page", new { id = page.Id, version = page.Version + 1 });
+        background.Prepare();
+        return true;
+    }
+
+    /// <summary>An id no other piece of a page has.</summary>
+    public static string NewBlockId() => RandomNumberGenerator.GetHexString(10, lowercase: true);
+
+    /// <summary>The first page of a site is what visitors meet who type its address.</summary>
+    public string PathFor(string kind, string title)
+    {
+        var isPost = kind == "post";
+        return isPost || !workspace.Pages.PathIsFree("", "") ? PagePath.Of(title, kind, isPost) : "";
+    }
+}

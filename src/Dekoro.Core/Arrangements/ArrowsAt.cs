@@ -1,0 +1,14 @@
+namespace Dekoro.Core.Arrangements;
+
+/// <summary>Where the buttons to the one before and after stand: below it, or over the pictures at its sides.</summary>
+public enum ArrowsAt
+{
+    /// <summary>In a row under the pictures.</summary>
+    Below,
+
+    /// <summary>Over the pictures, at their sides.</summary>
+    Inside,
+
+    /// <summary>Not there.</summary>
+    None,
+}

@@ -1,0 +1,17 @@
+namespace Dekoro.Core.Arrangements;
+
+/// <summary>Where the words of a picture stand; over it always, or while it is pointed at or has the focus.</summary>
+public enum CaptionPlace
+{
+    /// <summary>Not there.</summary>
+    None,
+
+    /// <summary>Under the picture.</summary>
+    Below,
+
+    /// <summary>Over the picture's lower edge.</summary>
+    Over,
+
+    /// <summary>Over the picture while it is pointed at or holds the focus.</summary>
+    Pointing,
+}

@@ -1,0 +1,10 @@
+namespace Dekoro.Core.Arrangements;
+
+/// <summary>
+/// A gallery shown so many pictures at a time, each part at an address of its own, with links between them.
+/// </summary>
+public sealed record Paging(int PerSheet, PageLinksAt Links, PageLinksLook Look)
+{
+    /// <summary>The most pictures a page of a gallery may hold.</summary>
+    public const int Max = 200;
+}

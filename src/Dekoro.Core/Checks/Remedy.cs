@@ -1,0 +1,91 @@
+using Dekoro.Core.Choices;
+using Dekoro.Core.Delivery;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Layout;
+using Dekoro.Core.Media;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Responsive;
+
+namespace Dekoro.Core.Checks;
+
+/// <summary>What to do about a picture that is not sharp in its place.</summary>
+/// <param name="Size">The size that would be sharp everywhere, where one would.</param>
+/// <param name="WholePicture">True where leaving the cut out would do.</param>
+public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePicture = false)
+{
+    /// <returns>Null where the picture is sharp on every class of screen.</returns>
+    public static Remedy? For(FigurePlan figure, PageLayout layout)
+    {
+        if (WorstOf(figure.Fits) is not { } worst || figure.On(worst) is not { } cut)
+            return null;
+        // One size for all widths mends nothing where a width has a size, a cut or a picture of its own.
+        var isSame = WidthClasses.All.All(c => figure.Block.Exceptions[c] is null or { Hidden: true });
+        return For((worst, figure.Fits[worst]!), cut.Picture, cut.Cut, layout, isSame && TakesSize(figure.Block.Size));
+    }
+
+    /// <summary>False where the place gives a picture its size.</summary>
+    public static bool TakesSize(FigureSize size) =>
+        size is not (FigureSize.OfCell or FigureSize.Behind or FigureSize.InLine or FigureSize.InSet);
+
+    /// <returns>Null where the picture is sharp on every class of screen.</returns>
+    /// <param name="takesSize">False where the place gives the picture its size, as a cell does.</param>
+    public static Remedy? For(Standing standing, PageLayout layout, bool takesSize = true) =>
+        WorstOf(standing.Fits) is { } worst
+            ? For((worst, standing.Fits[worst]!), standing.Picture, standing.Cut, layout, takesSize)
+            : null;
+
+    /// <summary>The class on which it is least sharp; null where it is sharp on all.</summary>
+    private static WidthClass? WorstOf(PerClass<Fit?> fits) =>
+        WidthClasses
+            .All.Where(c => fits[c] is { Word: not FitWord.Sharp })
+            .OrderBy(c => fits[c]!.Density)
+            .Cast<WidthClass?>()
+            .FirstOrDefault();
+
+    private static Remedy For(
+        (WidthClass Class, Fit Fit) at,
+        PictureFacts picture,
+        Cut cut,
+        PageLayout layout,
+        bool takesSize
+    )
+    {
+        var (worst, on) = (at.Fit, at.Class.ToString().ToLowerInvariant());
+        if (worst.Reason == FitReason.Blurred)
+            return new("The picture itself is blurred: no size mends that, so choose another.");
+        if (worst.Reason == FitReason.CutTooTight)
+            return new(
+                $"The cut keeps {cut.Width} of {picture.Size.Width} px; the whole picture would be sharp on {on}.",
+                WholePicture: true
+            );
+        return takesSize && LargestSharp(cut, layout) is { } role
+            ? new($"{Capital(NameOf(role))} would be sharp everywhere.", role)
+            : new(
+                $"The file is {picture.Size.Width} px wide; on {on} it takes "
+                    + $"{SharpFileWidth(worst, picture, cut)} px to be sharp here."
+            );
+    }
+
+    /// <summary>The size as sentences name it.</summary>
+    public static string NameOf(SizeRole role) =>
+        role switch
+        {
+            SizeRole.Third => "a third",
+            SizeRole.Half => "half",
+            SizeRole.Column => "the column",
+            SizeRole.Wide => "wide",
+            _ => "edge to edge",
+        };
+
+    /// <summary>The cut keeps its share of the picture, so the file must grow by as much as the cut.</summary>
+    private static int SharpFileWidth(Fit worst, PictureFacts picture, Cut cut) =>
+        (int)Math.Ceiling((double)worst.SharpFromPx * picture.Size.Width / cut.Width);
+
+    private static SizeRole? LargestSharp(Cut cut, PageLayout layout) =>
+        Enum.GetValues<SizeRole>()
+            .Reverse()
+            .Cast<SizeRole?>()
+            .FirstOrDefault(role => cut.Width >= layout.SharpFromPx(new FigureSize.ByRole(role!.Value)));
+
+    private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
+}

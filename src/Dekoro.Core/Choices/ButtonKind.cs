@@ -1,0 +1,11 @@
+namespace Dekoro.Core.Choices;
+
+/// <summary>Filled with a colour, or drawn as a line.</summary>
+public enum ButtonKind
+{
+    /// <summary>A plate in the site's colour.</summary>
+    Filled,
+
+    /// <summary>A line around the words.</summary>
+    Outline,
+}

@@ -1,0 +1,11 @@
+namespace Dekoro.Core.Choices;
+
+/// <summary>How high a picture in a line is: as its letters, or as the whole line.</summary>
+public enum LineHeight
+{
+    /// <summary>As high as the letters.</summary>
+    Letters,
+
+    /// <summary>As high as the line.</summary>
+    Line,
+}

@@ -1,0 +1,11 @@
+namespace Dekoro.Core.Choices;
+
+/// <summary>Words over a ground take the site's ink, or its paper.</summary>
+public enum WordsTone
+{
+    /// <summary>Dark words, for light pictures.</summary>
+    Dark,
+
+    /// <summary>Light words, for dark pictures.</summary>
+    Light,
+}

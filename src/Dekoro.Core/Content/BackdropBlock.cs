@@ -1,0 +1,54 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Arrangements;
+using Dekoro.Core.Choices;
+
+namespace Dekoro.Core.Content;
+
+/// <summary>A piece that holds others, over a ground of its own or over what it stands in.</summary>
+public abstract record BackdropBlock(string Id, Backdrop Ground, ImmutableArray<Block> Blocks) : Block(Id)
+{
+    /// <inheritdoc/>
+    public override IEnumerable<Block> Children() => Blocks;
+
+    /// <inheritdoc/>
+    public override Block WithChildren(Func<ImmutableArray<Block>, ImmutableArray<Block>> change) =>
+        change(Blocks) is var blocks && blocks == Blocks ? this : this with { Blocks = blocks };
+
+    /// <summary>True where something shows behind what stands in it.</summary>
+    public bool HasGround => Ground is not { AssetId: null, Colour: null };
+
+    /// <summary>The picture that its ground is, by the id of its place.</summary>
+    public virtual string FigureId => Id;
+
+    /// <summary>The picture behind, as one that is placed: it goes by the piece's own id and says nothing.</summary>
+    public FigureBlock? Behind => Ground.AssetId is { } asset ? Placed(Id, asset) : null;
+
+    /// <summary>
+    /// Pictures that take its place one after the other, each with how long it stands, ms; a pattern keeps its place.
+    /// </summary>
+    public ImmutableArray<(FigureBlock Figure, int StayMs)> Followers =>
+        Ground is not { AssetId: { } first, Repeats: false, Set: { } set }
+            ? []
+            :
+            [
+                .. set
+                    .Shown.Where(i => !i.IsWordsAlone && i.AssetId != first)
+                    .Select(i => (Placed(FollowerIdOf(i), i.AssetId), set.StayOf(i))),
+            ];
+
+    /// <summary>The id of the figure of a picture that follows behind the band.</summary>
+    public string FollowerIdOf(ArrangementItem item) => Id + "-" + item.Id;
+
+    private FigureBlock Placed(string id, string assetId) =>
+        new(
+            id,
+            assetId,
+            new FigureSize.Behind(Ground.Repeats),
+            HorizontalAlign.Centre,
+            false,
+            CutChoice.AsIs,
+            new AltChoice(true, null),
+            new CaptionChoice(CaptionSource.None),
+            new LinkChoice(FigureLinkKind.None)
+        );
+}

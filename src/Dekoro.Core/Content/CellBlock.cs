@@ -1,0 +1,7 @@
+using System.Collections.Immutable;
+
+namespace Dekoro.Core.Content;
+
+/// <param name="Blocks">Pictures as wide as the cell, and words.</param>
+public sealed record CellBlock(string Id, Backdrop Ground, ImmutableArray<Block> Blocks)
+    : BackdropBlock(Id, Ground, Blocks);

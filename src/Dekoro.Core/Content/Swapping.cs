@@ -1,0 +1,48 @@
+using Dekoro.Core.Arrangements;
+
+namespace Dekoro.Core.Content;
+
+/// <summary>Puts another picture into places where one stands.</summary>
+public static class Swapping
+{
+    /// <param name="altByBlock">The figures that change, by block id, each with the words it has of its own from then
+    /// on; null takes the library's.</param>
+    /// <returns>The document with all else as it was: what was written for the old picture is not said of the new
+    /// one.</returns>
+    public static Document Swap(
+        Document document,
+        string fromAsset,
+        string toAsset,
+        IReadOnlyDictionary<string, string?> altByBlock
+    ) =>
+        document.WithFigures(figure =>
+            altByBlock.TryGetValue(figure.Id, out var alt)
+                ? figure.WithAsset(fromAsset, toAsset) with
+                {
+                    Alt = figure.AssetId == fromAsset ? figure.Alt with { Own = alt } : figure.Alt,
+                }
+                : figure
+        );
+
+    /// <param name="altByPlace">The items that change, by id, each with its own words from then on; null takes the
+    /// library's. Of a step the picture alone changes.</param>
+    public static Arrangement Swap(
+        Arrangement set,
+        string toAsset,
+        IReadOnlyDictionary<(string ItemId, bool IsStep), string?> altByPlace
+    )
+    {
+        return set with { Items = [.. set.Items.Select(Own).Select(Step)] };
+
+        ArrangementItem Own(ArrangementItem item) =>
+            altByPlace.TryGetValue((item.Id, false), out var alt)
+                ? item with
+                {
+                    AssetId = toAsset,
+                    Alt = item.Alt with { Own = alt },
+                }
+                : item;
+        ArrangementItem Step(ArrangementItem item) =>
+            altByPlace.ContainsKey((item.Id, true)) ? item with { StepAssetId = toAsset } : item;
+    }
+}

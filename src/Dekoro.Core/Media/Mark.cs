@@ -1,0 +1,14 @@
+namespace Dekoro.Core.Media;
+
+/// <summary>What is still to be mended about a picture, before it is placed anywhere.</summary>
+public enum Mark
+{
+    /// <summary>No alt text.</summary>
+    NoAlt,
+
+    /// <summary>The title is the file's name still.</summary>
+    FileNameAsTitle,
+
+    /// <summary>Not sharp.</summary>
+    Soft,
+}

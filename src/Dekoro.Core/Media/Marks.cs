@@ -1,0 +1,16 @@
+namespace Dekoro.Core.Media;
+
+/// <summary>What the library points out about a picture.</summary>
+public static class Marks
+{
+    /// <summary>What is to be mended about it.</summary>
+    public static IEnumerable<Mark> Of(PictureFacts picture)
+    {
+        if (picture.Words.Alt.Length == 0)
+            yield return Mark.NoAlt;
+        if (FileNames.SaysNothing(picture.Words.Title))
+            yield return Mark.FileNameAsTitle;
+        if (!picture.IsVector && picture.Sharpness < PictureFacts.BlurredBelow)
+            yield return Mark.Soft;
+    }
+}

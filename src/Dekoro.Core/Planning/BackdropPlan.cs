@@ -1,0 +1,154 @@
+using System.Collections.Immutable;
+using Dekoro.Core.Choices;
+using Dekoro.Core.Colour;
+using Dekoro.Core.Content;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Layout;
+using Dekoro.Core.Responsive;
+
+namespace Dekoro.Core.Planning;
+
+/// <summary>Everything decided about what stands behind the words of a band or cell.</summary>
+/// <param name="Behind">The picture behind it, as it is placed; null for none.</param>
+/// <param name="Mend">Null where its words are readable as they are, or nothing makes them so.</param>
+/// <param name="Under">What lies under its words on each class of screen, without any tint.</param>
+public sealed record BackdropPlan(
+    BackdropBlock Block,
+    FigurePlan? Behind,
+    PerClass<BackdropOnClass> On,
+    BackdropRemedy? Mend,
+    PerClass<ImmutableArray<WordsGround>> Under
+)
+{
+    /// <summary>Pictures that take the place of the one behind, one after the other.</summary>
+    public ImmutableArray<Follower> Followers { get; private init; } = [];
+
+    /// <param name="behind">The picture behind and those that follow it; none for a colour alone.</param>
+    /// <param name="gridOf">A picture at a few samples; null where it is not measured.</param>
+    public static BackdropPlan Of(
+        BackdropBlock block,
+        ImmutableArray<FigurePlan> behind,
+        Func<string, ColourGrid?> gridOf,
+        LaidPage page,
+        PageLayout layout
+    )
+    {
+        var (ground, first) = (block.Ground, behind.FirstOrDefault(f => f.Block.Id == block.FigureId));
+        var boxes = new PerClass<int>().Select((c, _) => page.BoxOf(block.Id, c));
+        var under = boxes.Select((c, box) => UnderWords(page.Within(block.Id, c), block, box, behind, gridOf, layout));
+        var words = WordsOf(ground.Words, layout);
+        var on = boxes.Select(
+            (c, box) =>
+                new BackdropOnClass(
+                    box.Height,
+                    first is null ? null : PositionOf(first, block, box),
+                    Readability.Of(under[c], words, ground.Tint, ground.TintStrength[c])
+                )
+        );
+        var isHardToRead = WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false });
+        var stays = block.Followers.ToDictionary(f => f.Figure.Id, f => f.StayMs);
+        return new(block, first, on, isHardToRead ? MendOf(ground, under, layout) : null, under)
+        {
+            Followers =
+            [
+                .. behind
+                    .Where(f => first is not null && stays.ContainsKey(f.Block.Id))
+                    .Select(f => new Follower(
+                        f,
+                        stays[f.Block.Id],
+                        boxes.Select((_, box) => PositionOf(f, block, box))
+                    )),
+            ],
+        };
+    }
+
+    /// <summary>What lies under its words; under every picture that comes to stand there.</summary>
+    private static ImmutableArray<WordsGround> UnderWords(
+        IEnumerable<Laid> pieces,
+        BackdropBlock block,
+        BoxPx box,
+        ImmutableArray<FigurePlan> behind,
+        Func<string, ColourGrid?> gridOf,
+        PageLayout layout
+    )
+    {
+        var said = pieces.Where(l => l.Over == block.Id && !l.Lines.IsEmpty).ToList();
+        var colour = block.Ground.Colour ?? Srgb.Parse(layout.Style.Colours.Paper);
+        return behind.All(f => f.Block.Id != block.FigureId)
+            ? [.. said.Select(l => SampledWords.OnColour(l, colour))]
+            :
+            [
+                .. behind.SelectMany(f =>
+                    gridOf(f.Main.Picture.Id) is { } grid
+                        ? said.Select(l =>
+                            new SampledPicture(f.Main.Picture, WindowOf(f, block, box), grid, colour, box).Under(l)
+                        )
+                        : []
+                ),
+            ];
+    }
+
+    /// <summary>The part of a picture that fills a box; null where it is laid out in tiles.</summary>
+    private static Cut? WindowOf(FigurePlan figure, BackdropBlock block, BoxPx box) =>
+        block.Ground.Repeats
+            ? null
+            : Cut.To(AspectRatio.Of(box.Width, box.Height), figure.Main.Picture.Size, figure.Main.Picture.KeepOrMiddle);
+
+    private static string? PositionOf(FigurePlan figure, BackdropBlock block, BoxPx box) =>
+        WindowOf(figure, block, box)?.ObjectPosition(figure.Main.Picture.Size);
+
+    /// <summary>
+    /// Of the words over all slides those that are worst off, on each class of screen; null where none stand over a
+    /// picture.
+    /// </summary>
+    public static PerClass<Contrast?> WorstOf(IReadOnlyCollection<BackdropPlan> slides) =>
+        new PerClass<int>().Select(
+            (c, _) =>
+                slides
+                    .Select(s => s.On[c].Contrast)
+                    .Where(contrast => contrast is not null)
+                    .MinBy(contrast => contrast!.Value.Ratio / contrast.Value.Needed)
+        );
+
+    /// <summary>
+    /// What makes the words over all slides of a set readable at once; null where they are, or nothing does.
+    /// </summary>
+    public static BackdropRemedy? MendOf(IReadOnlyCollection<BackdropPlan> slides, PageLayout layout) =>
+        slides.All(s => !s.HardToRead.Any())
+            ? null
+            : MendOf(
+                slides.First().Block.Ground,
+                new PerClass<int>().Select((c, _) => slides.SelectMany(s => s.Under[c]).ToImmutableArray()),
+                layout
+            );
+
+    /// <summary>The classes on which its words are hard to read, with how far they fall short.</summary>
+    public IEnumerable<(WidthClass Class, Contrast Contrast)> HardToRead =>
+        WidthClasses.All.Where(c => On[c].Contrast is { IsEnough: false }).Select(c => (c, On[c].Contrast!.Value));
+
+    /// <summary>
+    /// The first that does: a tint of the colour that is set, then a plain one, then the words turned with either.
+    /// </summary>
+    private static BackdropRemedy? MendOf(
+        Backdrop ground,
+        PerClass<ImmutableArray<WordsGround>> grounds,
+        PageLayout layout
+    )
+    {
+        var tones = new[] { ground.Words, ground.Words == WordsTone.Dark ? WordsTone.Light : WordsTone.Dark };
+        foreach (
+            var (tone, tint) in tones.SelectMany(tone =>
+                new[] { ground.Tint, tone == WordsTone.Light ? Srgb.Black : Srgb.White }.Select(tint => (tone, tint))
+            )
+        )
+        {
+            var least = grounds.Select((_, g) => Readability.LeastTint(g, WordsOf(tone, layout), tint));
+            if (WidthClasses.All.All(c => least[c] is not null))
+                return new(tone, tint, least.Select((_, strength) => strength!.Value));
+        }
+        return null;
+    }
+
+    private static Srgb WordsOf(WordsTone tone, PageLayout layout) =>
+        Srgb.Parse(tone == WordsTone.Light ? layout.Style.Colours.Paper : layout.Style.Colours.Ink);
+}

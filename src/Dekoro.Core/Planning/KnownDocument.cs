@@ -1,0 +1,41 @@
+using Dekoro.Core.Content;
+using Dekoro.Core.Media;
+
+namespace Dekoro.Core.Planning;
+
+/// <summary>A document without the pictures that are not in the library.</summary>
+internal static class KnownDocument
+{
+    /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
+    public static Document Of(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
+    {
+        page = page.WithArrangements(
+            (_, there) =>
+                there is { } set
+                    ? set with
+                    {
+                        Items =
+                        [
+                            .. set
+                                .Items.Where(i => i.IsWordsAlone || !IsGone(i.AssetId))
+                                .Select(i =>
+                                    i.StepAssetId is { } step && IsGone(step) ? i with { StepAssetId = null } : i
+                                ),
+                        ],
+                    }
+                    : null
+        );
+        return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
+            ? page.WithFigures(f =>
+                f with
+                {
+                    Exceptions = f.Exceptions.Select(
+                        (_, own) => own?.AssetId is { } id && IsGone(id) ? own with { AssetId = null } : own
+                    ),
+                }
+            )
+            : page;
+
+        bool IsGone(string id) => !pictures.ContainsKey(id);
+    }
+}

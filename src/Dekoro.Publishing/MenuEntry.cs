@@ -1,0 +1,4 @@
+namespace Dekoro.Publishing;
+
+/// <param name="Path">Under the site, "" for the front page.</param>
+public sealed record MenuEntry(string PageId, string Title, string Path, string Summary);

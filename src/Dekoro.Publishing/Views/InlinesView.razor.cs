@@ -1,0 +1,12 @@
+using Dekoro.Core.Content;
+
+namespace Dekoro.Publishing.Views;
+
+public partial class InlinesView
+{
+    [Parameter, EditorRequired]
+    public required PageModel Model { get; set; }
+
+    [Parameter, EditorRequired]
+    public required ImmutableArray<Inline> Inlines { get; set; }
+}

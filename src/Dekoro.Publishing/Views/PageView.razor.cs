@@ -1,0 +1,39 @@
+using Dekoro.Core.Choices;
+using Dekoro.Core.Planning;
+
+namespace Dekoro.Publishing.Views;
+
+public partial class PageView
+{
+    /// <summary>Other sites' players, films that start by themselves, and what moves behind words.</summary>
+    private bool HasVideoScript =>
+        Model.Plan.Page.Document.Figures.Any(f =>
+            f.Video is VideoChoice.Hosted or VideoChoice.Own { StartsItself: true }
+        ) || Model.Plan.Grounds.Values.Any(g => g.Block.Ground.VideoId is not null || g.Followers.Length > 0);
+
+    [Parameter, EditorRequired]
+    public required PageModel Model { get; set; }
+
+    [Parameter]
+    public string StyleVersion { get; set; } = "";
+
+    private List<MenuEntry> Menu => [.. Model.Frame.Menu.Where(e => e.Path.Length > 0)];
+    private string Title => Model.IsFront ? Model.Frame.Name : $"{Model.Plan.Page.Title}{Part} · {Model.Frame.Name}";
+    private string Part =>
+        Model.Plan.Page is { Sheet: { } part } page
+        && page.Document.Arrangements.First(a => a.Id == part.SetId) is var set
+            ? $", {set.Arrangement!.Name} {set.Sheet} / {set.Sheets}"
+            : "";
+    private string AssetRoot => Model.IsProof ? "/proof/assets/" : Model.Root + "assets/";
+    private string Front =>
+        Model.Frame.Menu.FirstOrDefault(e => e.Path.Length == 0) is { } front ? Model.HrefOf(front) : Model.Root;
+    private FigurePlan? First =>
+        Model.IsProof ? null : Model.Plan.Figures.Values.FirstOrDefault(f => f.Loading == Loading.First);
+    private IEnumerable<(WidthStep Step, PlannedCut Cut)> FirstSteps =>
+        First is null
+            ? []
+            : WidthStep
+                .Of(First, Model.Plan.Layout.Style.Classes)
+                .Where(s => s.Cut is { IsUnchanged: false })
+                .Select(s => (s, s.Cut!));
+}

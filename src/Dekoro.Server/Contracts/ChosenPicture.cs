@@ -1,0 +1,4 @@
+namespace Dekoro.Server.Contracts;
+
+/// <summary>A picture to take, under these words.</summary>
+public sealed record ChosenPicture(string Id, FileChange Words);

@@ -1,0 +1,4 @@
+namespace Dekoro.Server.Contracts;
+
+/// <param name="Words">When it is shown.</param>
+public sealed record Dated(bool IsShown, string Words);

@@ -1,0 +1,4 @@
+namespace Dekoro.Server.Contracts;
+
+/// <param name="Ids">Pictures to change.</param>
+public sealed record ManyChange(IReadOnlyList<string> Ids, FileChange Change);

@@ -1,0 +1,3 @@
+namespace Dekoro.Server.Contracts;
+
+public sealed record Merged(int Places);

@@ -1,0 +1,3 @@
+namespace Dekoro.Server.Contracts;
+
+public sealed record NewPage(string Kind, string Title);

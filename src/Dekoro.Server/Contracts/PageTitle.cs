@@ -1,0 +1,3 @@
+namespace Dekoro.Server.Contracts;
+
+public sealed record PageTitle(string Id, string Title);

@@ -1,0 +1,136 @@
+using Dekoro.Application.Ingest;
+using Dekoro.Application.Pictures;
+using Dekoro.Application.Preview;
+using Dekoro.Imaging;
+using Dekoro.Intake;
+using Dekoro.Server.Contracts;
+using Dekoro.Server.Hosting;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Endpoints;
+
+/// <summary>Outside archives: searched, seen in small, taken from.</summary>
+internal static class ArchiveEndpoints
+{
+    private const int ThumbnailPx = 320,
+        MaxAtOnce = 200;
+
+    public static void MapArchives(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/archive", Search)
+            .WithSummary("Searches an archive (IIIF collection or manifest) by words and any of its fields.");
+        api.MapGet("/archive/picture", Picture).ExcludeFromDescription();
+        api.MapPost("/archive/bring", Bring).WithSummary("Fetches the chosen pictures of an archive into a proposal.");
+    }
+
+    public static void MapStandIns(this IEndpointRouteBuilder app) =>
+        app.MapGet(StandIns.StandIn.Prefix + "{**path}", (HttpRequest request) =>
+                StandIns.StandIn.Answer(
+                    new Uri($"{request.Scheme}://{request.Host}{request.Path}{request.QueryString}")
+                )
+                    is { } answer
+                    ? Results.Bytes(answer.Content, answer.MediaType)
+                    : Problems.Of(404, "There is nothing at this address.")
+            )
+            .ExcludeFromDescription();
+
+    private static async Task<Results<Ok<ArchiveResponse>, ProblemHttpResult>> Search(
+        string address,
+        HttpRequest request,
+        Archives archives,
+        string? query = null,
+        int skip = 0,
+        int take = 60
+    )
+    {
+        if (IntakeEndpoints.AddressOf(address, request, out var sentence) is not { } at)
+            return Problems.Of(400, sentence, "address");
+        try
+        {
+            var catalogue = await archives.ReadAsync(at);
+            var found = ArchiveSearch.Find(catalogue, query);
+            return TypedResults.Ok(
+                new ArchiveResponse(
+                    at.AbsoluteUri,
+                    catalogue.Label,
+                    catalogue.Summary,
+                    found.Found.Length,
+                    catalogue.Entries.Length,
+                    [
+                        .. found
+                            .Found.Skip(Math.Max(0, skip))
+                            .Take(Math.Clamp(take, 1, MaxAtOnce))
+                            .Select(i => LineOf(i, catalogue.Entries[i])),
+                    ],
+                    found.Choices,
+                    catalogue.LeftOut
+                )
+            );
+        }
+        catch (UnreadableException e)
+        {
+            return Problems.Of(422, e.Message, "address");
+        }
+    }
+
+    private static ArchiveLine LineOf(int index, ArchiveEntry e) =>
+        new(index, e.Label, e.Summary, e.Fields, e.Credit, e.Rights, e.Manifest.AbsoluteUri, e.WidthPx, e.HeightPx);
+
+    /// <summary>In small and made anew; only what a catalogue names is ever fetched.</summary>
+    private static async Task<IResult> Picture(
+        string address,
+        int item,
+        HttpRequest request,
+        HttpResponse response,
+        Archives archives,
+        PixelQueue pixels,
+        CancellationToken stop
+    )
+    {
+        if (IntakeEndpoints.AddressOf(address, request, out var sentence) is not { } at)
+            return Problems.Of(400, sentence, "address");
+        try
+        {
+            var catalogue = await archives.ReadAsync(at);
+            if (item < 0 || item >= catalogue.Entries.Length)
+                return Problems.Of(404, "The archive has no such picture.");
+            var given = await archives.ThumbnailAsync(catalogue.Entries[item], stop);
+            var small = await pixels.RunAsync(PixelWork.Asked, _ => Thumbnail.WebPOf(given, ThumbnailPx), stop);
+            response.Headers.CacheControl = "private, max-age=86400";
+            return Results.Bytes(small, "image/webp");
+        }
+        catch (Exception e) when (e is UnreadableException or RefusedFileException)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static async Task<Results<Ok<ProposalResponse>, ProblemHttpResult>> Bring(
+        BringFromArchive bring,
+        HttpRequest request,
+        Archives archives,
+        Proposals proposals,
+        PlanningContext planning,
+        CancellationToken stop
+    )
+    {
+        if (IntakeEndpoints.AddressOf(bring.Address, request, out var sentence) is not { } at)
+            return Problems.Of(400, sentence, "address");
+        if (bring.Items.Count is 0 or > MaxAtOnce)
+            return Problems.Of(400, $"Choose from one to {MaxAtOnce} pictures at once.", "items");
+        try
+        {
+            var catalogue = await archives.ReadAsync(at);
+            return await IntakeEndpoints.ReadAsync(
+                () => ArchiveReader.Propose(catalogue, bring.Items),
+                proposals,
+                planning,
+                stop
+            );
+        }
+        catch (UnreadableException e)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+}

@@ -1,0 +1,287 @@
+using System.Security.Cryptography;
+using Dekoro.Application.Drafts;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
+using Dekoro.Core.Arrangements;
+using Dekoro.Core.Choices;
+using Dekoro.Core.Content;
+using Dekoro.Core.Layout;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Publication;
+using Dekoro.Publishing;
+using Dekoro.Server.Contracts;
+using Dekoro.Server.Hosting;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Endpoints;
+
+/// <summary>Sets of pictures, made once and shown on any number of pages.</summary>
+internal static class ArrangementEndpoints
+{
+    private const int ShownInList = 8;
+
+    public static void MapArrangements(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/arrangements", List).WithSummary("All arrangements, the one changed last first.");
+        api.MapPost("/arrangements", Make)
+            .WithSummary("Makes a gallery of some pictures, right without touching anything.");
+        api.MapGet("/arrangements/{id}", Find).WithSummary("An arrangement, and where it is used.");
+        api.MapPut("/arrangements/{id}", Change)
+            .WithSummary(
+                "Changes an arrangement on all pages that show it; a stale If-Match is answered with 409 and "
+                    + "how it is now."
+            )
+            .Takes(Bodies.MaxDraft);
+        api.MapGet("/arrangements/{id}/out", Out)
+            .WithSummary(
+                "The arrangement taken out: as JSON with the words of its pictures, or as HTML of figures, to "
+                    + "be read in elsewhere."
+            );
+        api.MapDelete("/arrangements/{id}", Remove)
+            .WithSummary(
+                "Takes away an arrangement that no page shows; it waits, and its pictures stay in the library."
+            );
+        api.MapPost("/arrangements/{id}/back", PutBack).WithSummary("Puts an arrangement back that was taken away.");
+    }
+
+    /// <summary>The arrangement as it stands on a page of its own, for the stage.</summary>
+    /// <param name="state">Null for how it is now.</param>
+    internal static async Task<IResult> Stage(
+        string id,
+        int? sheet,
+        long? state,
+        Workspace workspace,
+        PlanningContext planning,
+        StagePlans stage,
+        DraftPreview preview,
+        HttpResponse response
+    )
+    {
+        MediaEndpoints.AsProof(response);
+        if (state is null)
+        {
+            if (planning.ArrangementOf(id) is not { } now)
+                return Results.NotFound();
+            var plans = stage.Of(now);
+            return Results.Text(
+                await preview.PageAsync(plans[Math.Clamp(sheet ?? 1, 1, plans.Count) - 1], DraftPreview.ForDesk),
+                "text/html"
+            );
+        }
+        if (
+            workspace.ArrangementStates.Find(id, state.Value) is not { } then
+            || planning.AsItStood(id, then.Content) is not { } set
+        )
+            return Results.NotFound();
+        var page = stage.PageOf(set);
+        return Results.Text(
+            await preview.PageAsync(
+                GalleryPages.At(page, page.Document.Blocks[0].Id, sheet ?? 1),
+                DraftPreview.ForDesk
+            ),
+            "text/html"
+        );
+    }
+
+    private static Ok<ArrangementList> List(Workspace workspace, PlanningContext planning)
+    {
+        var used = planning.PagesByArrangement();
+        return TypedResults.Ok(
+            new ArrangementList([
+                .. workspace
+                    .Arrangements.All()
+                    .Select(row => (row, Set: planning.ArrangementOf(row.Id)!))
+                    .Select(a => new ArrangementItemInList(
+                        a.row.Id,
+                        a.Set.Name,
+                        a.Set.Kind,
+                        a.Set.Items.Length,
+                        [
+                            .. a
+                                .Set.Shown.Select(i => i.AssetId)
+                                .Where(asset => workspace.Assets.Find(asset) is not null)
+                                .Take(ShownInList),
+                        ],
+                        [.. used[a.row.Id].Select(p => new PageTitle(p.Id, p.Title))],
+                        a.row.ChangedAt
+                    )),
+            ])
+        );
+    }
+
+    private static Results<Ok<ArrangementResponse>, ProblemHttpResult> Make(
+        NewArrangement made,
+        Workspace workspace,
+        PlanningContext planning,
+        StagePlans stage,
+        Events events,
+        TimeProvider clock
+    )
+    {
+        var values = new ArrangementValues(
+            made.Name,
+            GalleryValues.Of(Gallery.Usual),
+            [.. made.Pictures.Select(p => new ItemValues("", p))]
+        );
+        var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
+        var reading = values.Check(id);
+        if (reading.Arrangement is not { } set)
+            return Problems.Of(400, reading.Sentence!, reading.Field);
+        workspace.Arrangements.Add(id, ArrangementValues.Of(set).Write(), clock.GetUtcNow());
+        events.Send("arrangement", new { id, version = 1 });
+        return TypedResults.Ok(ArrangementPreview.Of(id, workspace, planning, stage)!);
+    }
+
+    private static Results<Ok<ArrangementResponse>, ProblemHttpResult> Find(
+        string id,
+        Workspace workspace,
+        PlanningContext planning,
+        StagePlans stage
+    ) => ArrangementPreview.Of(id, workspace, planning, stage) is { } look ? TypedResults.Ok(look) : NoArrangement();
+
+    private static Results<Ok<ArrangementResponse>, ProblemHttpResult> Change(
+        string id,
+        ArrangementValues values,
+        Workspace workspace,
+        PlanningContext planning,
+        StagePlans stage,
+        Events events,
+        BackgroundWork background,
+        Person person,
+        HttpRequest request,
+        TimeProvider clock
+    )
+    {
+        if (workspace.Arrangements.Find(id) is null)
+            return NoArrangement();
+        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
+            return Problems.Of(428, "Say with If-Match which version of the arrangement this started from.");
+        var reading = values.Check(id);
+        if (reading.Arrangement is not { } set)
+            return Problems.Of(400, reading.Sentence!, reading.Field);
+        if (!workspace.Arrangements.Save(id, version, ArrangementValues.Of(set).Write(), person.Now, clock.GetUtcNow()))
+            return Problems.Of(
+                409,
+                "This arrangement was changed in another window since you opened it: yours is still here, and "
+                    + "nothing was overwritten.",
+                null,
+                ("now", ArrangementPreview.Of(id, workspace, planning, stage))
+            );
+        events.Send("arrangement", new { id, version = version + 1 });
+        background.Prepare();
+        return TypedResults.Ok(ArrangementPreview.Of(id, workspace, planning, stage)!);
+    }
+
+    private static async Task<IResult> Out(
+        string id,
+        string format,
+        Workspace workspace,
+        PlanningContext planning,
+        DraftPreview preview,
+        HttpRequest request
+    )
+    {
+        if (planning.ArrangementOf(id) is not { } set)
+            return NoArrangement();
+        var site = $"{request.Scheme}://{request.Host}";
+        return format switch
+        {
+            "html" => await OutAsHtml(set, planning, preview, site),
+            "snippet" => OutAsSnippet(set, planning, site),
+            "json" => OutAsJson(set, workspace, site),
+            _ => Problems.Of(400, "An arrangement is taken out as html, json or snippet.", "format"),
+        };
+    }
+
+    private static async Task<IResult> OutAsHtml(
+        Arrangement set,
+        PlanningContext planning,
+        DraftPreview preview,
+        string site
+    )
+    {
+        // Its files are made for a page that is public.
+        if (!planning.PagesByArrangement()[set.Id].Any(p => p.Published is not null))
+            return Problems.Of(
+                409,
+                "As HTML it shows the public site's files: put it on a page and publish that first."
+            );
+        var page = new PageSource(
+            "out-" + set.Id,
+            set.Name,
+            "out",
+            "",
+            new Document([new ArrangementBlock("set", set.Id, SizeRole.Wide)])
+        );
+        return await preview.MarkupAsync(page, "set", $"{site}/live/") is { } html
+            ? Results.Text(html, "text/html")
+            : Problems.Of(409, "There is nothing to take out: add pictures first.");
+    }
+
+    private static IResult OutAsSnippet(Arrangement set, PlanningContext planning, string site)
+    {
+        if (!set.IsShownElsewhere)
+            return Problems.Of(
+                409,
+                "It has no page of its own yet: switch on that it is shown elsewhere, and publish."
+            );
+        var shown = SnippetPage.PageOf(set);
+        return Snippet.Of(PagePlanner.Plan(shown, planning.Facts(shown)), $"{site}/live/{shown.Path}/") is { } snippet
+            ? Results.Text(snippet, "text/plain")
+            : Problems.Of(409, "There is nothing to show: add pictures first.");
+    }
+
+    private static IResult OutAsJson(Arrangement set, Workspace workspace, string site)
+    {
+        var facts = workspace
+            .Assets.FindMany([.. set.Shown.Select(i => i.AssetId)])
+            .ToDictionary(a => a.Id, a => a.Facts);
+        return Results.Json(
+            new
+            {
+                set.Name,
+                Pictures = set
+                    .Shown.Where(i => facts.ContainsKey(i.AssetId))
+                    .Select(i => (Item: i, Picture: facts[i.AssetId]))
+                    .Select(p => new
+                    {
+                        File = $"{site}/media/original/{p.Picture.Id}",
+                        p.Picture.Size.Width,
+                        p.Picture.Size.Height,
+                        p.Picture.Words.Title,
+                        Alt = FigurePlanner.AltOf(p.Item.Alt, p.Picture),
+                        Caption = Placed.CaptionOf(set.CaptionOf(p.Item), p.Picture),
+                    }),
+            }
+        );
+    }
+
+    private static Results<NoContent, ProblemHttpResult> Remove(
+        string id,
+        Workspace workspace,
+        PlanningContext planning,
+        Events events,
+        TimeProvider clock
+    )
+    {
+        var pages = planning.PagesByArrangement()[id].Select(p => p.Title).ToList();
+        if (pages.Count > 0)
+            return Problems.Of(409, $"This arrangement stands on {string.Join(", ", pages)}: take it out there first.");
+        if (!workspace.Arrangements.TakeAway(id, clock.GetUtcNow()))
+            return NoArrangement();
+        events.Send("arrangement", new { id, version = 0 });
+        return TypedResults.NoContent();
+    }
+
+    private static Results<NoContent, ProblemHttpResult> PutBack(string id, Workspace workspace, Events events)
+    {
+        if (!workspace.Arrangements.PutBack(id))
+            return NoArrangement();
+        events.Send("arrangement", new { id, version = 0 });
+        return TypedResults.NoContent();
+    }
+
+    internal static ProblemHttpResult NoArrangement() =>
+        Problems.Of(404, "This arrangement is no longer there: go back to the list of arrangements.");
+}

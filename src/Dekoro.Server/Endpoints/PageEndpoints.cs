@@ -1,0 +1,212 @@
+using Dekoro.Application.Drafts;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
+using Dekoro.Core.Checks;
+using Dekoro.Core.Content;
+using Dekoro.Core.Delivery;
+using Dekoro.Core.Layout;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Responsive;
+using Dekoro.Server.Contracts;
+using Dekoro.Server.Hosting;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Endpoints;
+
+internal static class PageEndpoints
+{
+    public static void MapPages(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/pages", List).WithSummary("Pages, then posts, in the order of the menu.");
+        api.MapPost("/pages", Add).WithSummary("A new page or post with a title.");
+        api.MapPatch("/pages/{id}", Switch).WithSummary("Switches a page on or off; nothing is deleted.");
+        api.MapPost("/pages/order", Order).WithSummary("Sets the order of the menu.");
+        api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
+        api.MapPost("/pages/{id}/look", LookAt)
+            .WithSummary(
+                "How a draft would look and fit, without keeping it; with ?after, the mark of the look "
+                    + "before, only what changed."
+            )
+            .Takes(Bodies.MaxDraft);
+        api.MapPost("/pages/{id}/markup/{block}", MarkupOf)
+            .WithSummary("The markup of one piece of a draft, as the public page will have it.")
+            .Takes(Bodies.MaxDraft);
+        api.MapDelete("/pages/{id}/old-addresses", ForgetOldPath)
+            .WithSummary("An address that the page had before leads on to it no longer.");
+        api.MapGet("/pages/{id}/rehearsal", Rehearse)
+            .WithSummary("What of a page comes when on a line: slow, fair or good.");
+        api.MapGet("/pages/{id}/forecast", ForecastOf)
+            .WithSummary("Which file of each picture a browser takes on a device, and how wide it stands there.");
+    }
+
+    private static IReadOnlyList<PageItem> List(Workspace workspace, PlanningContext planning)
+    {
+        var facts = planning.Facts();
+        return
+        [
+            .. workspace
+                .Pages.All()
+                .Select(p => new PageItem(
+                    p.Id,
+                    p.Kind,
+                    p.Title,
+                    p.Path,
+                    p.Summary,
+                    planning.StateOf(p),
+                    p.IsOn,
+                    p.ChangedAt,
+                    p.PublishedAt,
+                    [.. planning.DocumentOf(p).Figures.SelectMany(f => f.Assets).Where(facts.Pictures.ContainsKey)],
+                    PageChecks
+                        .Of(
+                            PagePlanner.Plan(
+                                planning.SourceOf(p),
+                                p.IsOn ? facts : planning.Facts(planning.SourceOf(p))
+                            )
+                        )
+                        .Length
+                )),
+        ];
+    }
+
+    private static Results<Created<Draft>, ProblemHttpResult> Add(
+        NewPage page,
+        PageMaking making,
+        Workspace workspace,
+        PlanningContext planning
+    )
+    {
+        if (page.Kind is not ("page" or "post"))
+            return Problems.Of(400, "Say whether it is a page or a post.", "kind");
+        if (PageMaking.TitleError(page.Title) is { } error)
+            return Problems.Of(400, error, "title");
+        var made = making.Add(page.Kind, page.Title, Document.Empty);
+        return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftEndpoints.DraftOf(made, workspace, planning));
+    }
+
+    private static Results<NoContent, ProblemHttpResult> Switch(
+        string id,
+        PageSwitch change,
+        Workspace workspace,
+        Events events,
+        BackgroundWork background
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return Problems.NoPage();
+        if (page.Path.Length == 0 && !change.IsOn)
+            return Problems.Of(
+                409,
+                "The front page stays on: visitors who type the site's address would meet nothing."
+            );
+        workspace.Pages.Switch(id, change.IsOn);
+        events.Send("pages", new { id });
+        background.Prepare();
+        return TypedResults.NoContent();
+    }
+
+    private static NoContent Order(PageOrder order, Workspace workspace, Events events)
+    {
+        workspace.Pages.Reorder(order.Ids);
+        events.Send("pages", new { });
+        return TypedResults.NoContent();
+    }
+
+    private static Results<Ok<Draft>, ProblemHttpResult> GetDraft(
+        string id,
+        Workspace workspace,
+        PlanningContext planning,
+        HttpResponse response
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return Problems.NoPage();
+        response.Headers.ETag = Problems.ETagOf(page.Version);
+        return TypedResults.Ok(DraftEndpoints.DraftOf(page, workspace, planning));
+    }
+
+    private static async Task<Results<Ok<DraftPreviewResponse>, ProblemHttpResult>> LookAt(
+        string id,
+        DraftChange change,
+        Workspace workspace,
+        DraftPreview preview,
+        string? after = null
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return Problems.NoPage();
+        var reading = DocumentReader.Read(change.Document);
+        if (reading.Document is null)
+            return Problems.NotADocument(reading.Errors);
+        return TypedResults.Ok(
+            await preview.AtAsync(
+                new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document),
+                after
+            )
+        );
+    }
+
+    private static Results<Ok<IReadOnlyList<FileTaken>>, ProblemHttpResult> ForecastOf(
+        string id,
+        double viewportPx,
+        double pixelRatio,
+        Workspace workspace,
+        PlanningContext planning,
+        DraftPreview preview
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return Problems.NoPage();
+        if (viewportPx is not (>= 1 and <= 20_000) || pixelRatio is not (>= 0.25 and <= 10))
+            return Problems.Of(
+                400,
+                "A device has a viewport of 1 to 20000 px and a pixel ratio of 0.25 to 10.",
+                "viewportPx"
+            );
+        return TypedResults.Ok(preview.On(planning.SourceOf(page), viewportPx, pixelRatio));
+    }
+
+    private static async Task<Results<Ok<PerClass<LoadTimeline>>, ProblemHttpResult>> Rehearse(
+        string id,
+        string line,
+        Workspace workspace,
+        PlanningContext planning,
+        DraftPreview preview
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return Problems.NoPage();
+        return VisitorLine.Offered.FirstOrDefault(l => l.Name == line) is { } offered
+            ? TypedResults.Ok(await preview.RehearseAsync(planning.SourceOf(page), offered))
+            : Problems.Of(400, $"A line is {string.Join(", ", VisitorLine.Offered.Select(l => l.Name))}.", "line");
+    }
+
+    private static async Task<Results<Ok<Markup>, ProblemHttpResult>> MarkupOf(
+        string id,
+        string block,
+        DraftChange change,
+        Workspace workspace,
+        DraftPreview preview
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return Problems.NoPage();
+        var reading = DocumentReader.Read(change.Document);
+        if (reading.Document is null)
+            return Problems.NotADocument(reading.Errors);
+        return
+            await preview.MarkupAsync(
+                new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document),
+                block
+            )
+                is { } html
+            ? TypedResults.Ok(new Markup(html))
+            : Problems.Of(404, "This piece is not on the page as it is written now: choose it again.", "block");
+    }
+
+    private static Results<NoContent, ProblemHttpResult> ForgetOldPath(string id, string path, Workspace workspace) =>
+        workspace.Pages.ForgetAddress(path, id)
+            ? TypedResults.NoContent()
+            : Problems.Of(404, "No page had this address before.", "path");
+}

@@ -1,0 +1,281 @@
+using System.Collections.Immutable;
+using Dekoro.Application.Drafts;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
+using Dekoro.Application.Site;
+using Dekoro.Core.Arrangements;
+using Dekoro.Core.Checks;
+using Dekoro.Core.Choices;
+using Dekoro.Core.Colour;
+using Dekoro.Core.Content;
+using Dekoro.Core.Delivery;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Layout;
+using Dekoro.Core.Links;
+using Dekoro.Core.Planning;
+using Dekoro.Core.Site;
+using Dekoro.Imaging;
+using Dekoro.Server.Contracts;
+using Dekoro.Server.Hosting;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Endpoints;
+
+internal static class SiteEndpoints
+{
+    public static void MapSite(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/site", Site).WithSummary("Widths, shapes and sizes of the site.");
+        api.MapGet("/site/style", (Workspace workspace, SiteChanges changes) =>
+                TypedResults.Ok(StyleOf(workspace, changes))
+            )
+            .WithSummary("What is set once for the whole site, and how many pictures need new files for it.");
+        api.MapPut("/site/style", SetStyle)
+            .WithSummary(
+                "Changes what is set for the whole site: in drafts at once, for visitors when it is published."
+            );
+        api.MapPut("/site/looks/{id}", SetLook)
+            .WithSummary("Names a look for pictures to share, or changes one for all that have it.");
+        api.MapDelete("/site/looks/{id}", TakeOutLook).WithSummary("Takes out a look that no picture has.");
+        api.MapGet("/links", ReadLink)
+            .WithSummary("What a typed address is read as, with the repair that was made, or why not.");
+        api.MapGet("/events", Listen).ExcludeFromDescription();
+    }
+
+    private static SiteResponse Site(Workspace workspace, PlanningContext planning, LiveSite live)
+    {
+        var style = workspace.Style.Current;
+        var layout = new PageLayout(style);
+        return new(
+            style.Name,
+            style.Classes,
+            style.FirstScreenPx,
+            style.Shapes,
+            [
+                .. Enum.GetValues<SizeRole>()
+                    .Select(r => new SizeOffer(r, Remedy.NameOf(r), layout.SlotOf(new FigureSize.ByRole(r)).Segments)),
+            ],
+            layout.Column.Segments,
+            new(FigureSize.ByPx.Min, FigureSize.ByPx.Max, AspectRatio.Narrowest, AspectRatio.Widest),
+            [
+                .. Enumerable
+                    .Range(ColumnsBlock.MinInRow, ColumnsBlock.MaxInRow - ColumnsBlock.MinInRow + 1)
+                    .Select(n => new RowOffer(
+                        n,
+                        PageLayout.InRow(n),
+                        [
+                            .. Enum.GetValues<Extent>()
+                                .Select(e => new ReachOffer(
+                                    e,
+                                    e == Extent.Wide ? Remedy.NameOf(SizeRole.Wide) : Remedy.NameOf(SizeRole.Column),
+                                    PlaceName.Of(n, e),
+                                    layout.CellOf(n, e).Segments
+                                )),
+                        ]
+                    )),
+            ],
+            ColumnsBlock.MaxCells,
+            style.CellShape,
+            new(
+                [.. style.Colours.Offered().Select(c => new ColourOffer(c.Name, c.Colour))],
+                BandBlock.MaxHeightPx,
+                Readability.Steps
+            ),
+            LooksOf(workspace, planning),
+            new(FrameStyle.MaxLinePx, FrameStyle.MaxPaddingPx, Corners.MaxPx, Shadow.MaxPx),
+            [.. VisitorLine.Offered.Select(l => l.Name)],
+            live.IsThere,
+            new(Limits.MaxDownloadBytes, Limits.DownloadTooLarge),
+            new(
+                Gallery.MaxColumns,
+                Gallery.MaxGutterPx,
+                Gallery.MinHeightPx,
+                Gallery.MaxHeightPx,
+                Gallery.MaxCaptionLines,
+                Slider.MaxInView,
+                Slider.MinStayMs,
+                Slider.MaxStayMs,
+                Slider.MaxChangeMs,
+                Paging.Max,
+                Slider.MaxPeekPx
+            )
+        );
+    }
+
+    private static StyleResponse StyleOf(Workspace workspace, SiteChanges changes)
+    {
+        var style = workspace.Style.Current;
+        var (pictures, files) = changes.NotMadeYet();
+        return new(StyleValues.Of(style), SeenOf(style), StyleValues.PairsOf(style.Colours), pictures, files);
+    }
+
+    /// <summary>Names what a person may set of a style; looks have names of their own.</summary>
+    private static string SeenOf(SiteStyle style) => StyleShelf.MarkOf(StyleValues.Of(style));
+
+    private static Results<Ok<StyleResponse>, ProblemHttpResult> SetStyle(
+        StyleChange change,
+        HttpRequest request,
+        Workspace workspace,
+        SiteChanges changes,
+        Events events
+    )
+    {
+        if (Problems.MarkOf(request.Headers.IfMatch) is not { } seen)
+            return Problems.NoVersion();
+        var (isStale, reading) = (false, change.Values.Read(workspace.Style.Current));
+        workspace.Style.Change(now =>
+        {
+            isStale = SeenOf(now) != seen;
+            reading = change.Values.Read(now);
+            return isStale ? null : reading.Style;
+        });
+        if (isStale)
+        {
+            return Problems.Stale(
+                "The site's style was changed in another window in the meantime: look at it as it is now, and "
+                    + "change it again.",
+                StyleOf(workspace, changes),
+                change.Values
+            );
+        }
+        if (reading.Style is null)
+            return Problems.Of(400, reading.Errors[0].Sentence, reading.Errors[0].Field, ("errors", reading.Errors));
+        events.Send("site", new { workspace.Style.Mark });
+        return TypedResults.Ok(StyleOf(workspace, changes));
+    }
+
+    private static IReadOnlyList<FrameStyleOffer> LooksOf(Workspace workspace, PlanningContext planning)
+    {
+        var placed = planning.PagesByArrangement();
+        var sets = workspace
+            .Arrangements.All()
+            .Where(row => !placed.Contains(row.Id))
+            .Select(row => planning.ArrangementOf(row.Id))
+            .OfType<Arrangement>();
+        var places = workspace
+            .Pages.All()
+            .SelectMany(p => planning.DocumentOf(p).Figures)
+            .Select(f => f.Look)
+            .Concat(sets.SelectMany(set => set.Shown.Select(_ => set.Look)))
+            .CountBy(look => look.NamedId ?? "")
+            .ToDictionary();
+        return
+        [
+            .. workspace.Style.Current.Looks.Select(l => new FrameStyleOffer(
+                l.Id,
+                l.Name,
+                FrameStyleValues.Of(l.Look),
+                places.GetValueOrDefault(l.Id),
+                StyleShelf.MarkOf(StoredFrameStyle.Of(l))
+            )),
+        ];
+    }
+
+    private static Results<Ok<IReadOnlyList<FrameStyleOffer>>, ProblemHttpResult> SetLook(
+        string id,
+        FrameStyleChange change,
+        HttpRequest request,
+        Workspace workspace,
+        PlanningContext planning,
+        Events events
+    ) =>
+        ChangeLooks(id, change, request, workspace, planning, events, looks =>
+            NamedFrameStyle.Set(looks, id, change.Name, change.Look)
+        );
+
+    private static Results<Ok<IReadOnlyList<FrameStyleOffer>>, ProblemHttpResult> TakeOutLook(
+        string id,
+        HttpRequest request,
+        Workspace workspace,
+        PlanningContext planning,
+        Events events
+    )
+    {
+        if (LooksOf(workspace, planning).FirstOrDefault(l => l.Id == id) is { Places: > 0 } used)
+            return Problems.Of(409, $"{used.Name} stands on {used.Places} picture(s): give them another look first.");
+        return ChangeLooks(id, null, request, workspace, planning, events, looks =>
+            new(looks.RemoveAll(l => l.Id == id), null, null)
+        );
+    }
+
+    /// <summary>
+    /// Changes the looks as they are at that moment: If-Match names the one look as it was seen, If-None-Match: *
+    /// begins a new one.
+    /// </summary>
+    private static Results<Ok<IReadOnlyList<FrameStyleOffer>>, ProblemHttpResult> ChangeLooks(
+        string id,
+        FrameStyleChange? yours,
+        HttpRequest request,
+        Workspace workspace,
+        PlanningContext planning,
+        Events events,
+        Func<ImmutableArray<NamedFrameStyle>, NamedFrameStyles> change
+    )
+    {
+        var (seen, isNew) = (Problems.MarkOf(request.Headers.IfMatch), request.Headers.IfNoneMatch == "*");
+        if (seen is null && !isNew)
+            return Problems.NoVersion();
+        var (isStale, set) = (false, new NamedFrameStyles(null, null, null));
+        workspace.Style.Change(style =>
+        {
+            var there = style.Looks.FirstOrDefault(l => l.Id == id);
+            isStale = isNew
+                ? there is not null
+                : there is null || StyleShelf.MarkOf(StoredFrameStyle.Of(there)) != seen;
+            set = isStale ? set : change(style.Looks);
+            return set.Looks is { } looks ? style with { Looks = looks } : null;
+        });
+        if (isStale)
+            return Problems.Stale(
+                "This look was changed in another window meanwhile, so nothing was done: look at it as it is "
+                    + "now, and change it again.",
+                LooksOf(workspace, planning),
+                yours
+            );
+        if (set.Looks is null)
+            return Problems.Of(400, set.Sentence!, set.Field);
+        events.Send("site", new { workspace.Style.Mark });
+        return TypedResults.Ok(LooksOf(workspace, planning));
+    }
+
+    private static Ok<LinkResponse> ReadLink(
+        string typed,
+        Workspace workspace,
+        PlanningContext planning,
+        HttpRequest request
+    )
+    {
+        var site = new SiteAddresses(
+            workspace.Pages.All().ToDictionary(p => p.Id, p => p.Path),
+            new HashSet<string> { request.Host.Value ?? "" }
+        )
+        {
+            FileById = planning.LinkedFiles(),
+        };
+        var reading = LinkReader.Read(typed, site);
+        return TypedResults.Ok(new LinkResponse(reading.Link?.Written, reading.Repair, reading.Error));
+    }
+
+    private static IResult Listen(Events events, Person person, HttpContext context, CancellationToken stop) =>
+        events.Join($"{context.Connection.RemoteIpAddress} {person.Now}") is { } listener
+            ? TypedResults.ServerSentEvents(Sent(listener, stop))
+            : Problems.Of(
+                429,
+                $"At most {Events.MaxOfAPerson} windows are told of changes at once: this one asks now and "
+                    + "then instead."
+            );
+
+    private static async IAsyncEnumerable<System.Net.ServerSentEvents.SseItem<string>> Sent(
+        Listener listener,
+        [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken stop
+    )
+    {
+        using (listener)
+        {
+            yield return new("hello", "hello");
+            await foreach (var sent in listener.AllAsync(stop))
+                yield return new(sent.Data, sent.Name);
+        }
+    }
+}

@@ -1,0 +1,151 @@
+using Dekoro.Application.Drafts;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
+using Dekoro.Core.Arrangements;
+using Dekoro.Server.Contracts;
+using Dekoro.Server.Hosting;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Endpoints;
+
+/// <summary>How a page or an arrangement stood at a time.</summary>
+/// <param name="Version">Names the state.</param>
+/// <param name="By">Who kept it; empty where nobody gave a name.</param>
+/// <param name="IsNow">True for the state it is in.</param>
+public sealed record StateResponse(
+    long Version,
+    string Title,
+    string By,
+    DateTimeOffset BeganAt,
+    DateTimeOffset KeptAt,
+    bool IsNow
+);
+
+internal static class StateEndpoints
+{
+    public static void MapStates(this IEndpointRouteBuilder api)
+    {
+        api.MapGet("/pages/{id}/states", List)
+            .WithSummary("Every state that a page was kept in, the newest first, with who and when.");
+        api.MapGet("/arrangements/{id}/states", ListOfArrangement)
+            .WithSummary("Every state that an arrangement was kept in, the newest first, with who and when.");
+        api.MapPost("/arrangements/{id}/states/{version}/restore", RestoreArrangement)
+            .WithSummary(
+                "The arrangement is as it stood then, on all pages that show it; how it stands now stays "
+                    + "among the states."
+            );
+        api.MapPost("/pages/{id}/states/{version}/restore", Restore)
+            .WithSummary("The draft is as it stood then; how it stands now stays among the states.");
+    }
+
+    private static Results<Ok<IReadOnlyList<StateResponse>>, ProblemHttpResult> ListOfArrangement(
+        string id,
+        Workspace workspace
+    ) =>
+        workspace.Arrangements.Find(id) is { } set
+            ? TypedResults.Ok<IReadOnlyList<StateResponse>>([
+                .. workspace
+                    .ArrangementStates.Of(id)
+                    .Select(s => new StateResponse(
+                        s.Version,
+                        ArrangementValues.Read(s.Content).Name,
+                        s.KeptBy,
+                        s.BeganAt,
+                        s.KeptAt,
+                        s.Version == set.Version
+                    )),
+            ])
+            : ArrangementEndpoints.NoArrangement();
+
+    private static Results<Ok<ArrangementResponse>, ProblemHttpResult> RestoreArrangement(
+        string id,
+        long version,
+        Workspace workspace,
+        PlanningContext planning,
+        StagePlans stage,
+        Events events,
+        BackgroundWork background,
+        Person person,
+        TimeProvider clock
+    )
+    {
+        if (workspace.Arrangements.Find(id) is not { } now)
+            return ArrangementEndpoints.NoArrangement();
+        if (workspace.ArrangementStates.Find(id, version) is not { } state)
+            return Problems.NoState();
+        if (
+            !workspace.Arrangements.Save(
+                id,
+                now.Version,
+                state.Content,
+                person.Now,
+                clock.GetUtcNow(),
+                isNewState: true
+            )
+        )
+            return Problems.Of(
+                409,
+                "The arrangement was changed at the same moment, so nothing was done: look at it as it is "
+                    + "now, and try again."
+            );
+        events.Send("arrangement", new { id, version = now.Version + 1 });
+        background.Prepare();
+        return TypedResults.Ok(ArrangementPreview.Of(id, workspace, planning, stage)!);
+    }
+
+    private static Results<Ok<IReadOnlyList<StateResponse>>, ProblemHttpResult> List(string id, Workspace workspace) =>
+        workspace.Pages.Find(id) is { } page
+            ? TypedResults.Ok<IReadOnlyList<StateResponse>>([
+                .. workspace
+                    .States.Of(id)
+                    .Select(s => new StateResponse(
+                        s.Version,
+                        s.Title,
+                        s.KeptBy,
+                        s.BeganAt,
+                        s.KeptAt,
+                        s.Version == page.Version
+                    )),
+            ])
+            : Problems.NoPage();
+
+    private static Results<Ok<DraftKept>, ProblemHttpResult> Restore(
+        string id,
+        long version,
+        Workspace workspace,
+        PlanningContext planning,
+        Events events,
+        BackgroundWork background,
+        Person person,
+        TimeProvider clock
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return Problems.NoPage();
+        if (workspace.States.Find(id, version) is not { } state)
+            return Problems.NoState();
+        if (
+            workspace.Pages.SaveDraft(
+                id,
+                page.Version,
+                state.Title,
+                page.Path,
+                state.Summary,
+                state.Draft,
+                person.Now,
+                clock.GetUtcNow(),
+                isNewState: true
+            )
+            is null
+        )
+            return Problems.Of(
+                409,
+                "The page was changed at the same moment, so nothing was done: look at it as it is now, and try again."
+            );
+        var now = workspace.Pages.Find(id)!;
+        events.Send("page", new { id, version = now.Version });
+        background.Prepare();
+        return TypedResults.Ok(new DraftKept(now.Version, planning.StateOf(now), now.ChangedAt, null));
+    }
+}

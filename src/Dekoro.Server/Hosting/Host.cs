@@ -1,0 +1,202 @@
+using Dekoro.Application.Drafts;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Ingest;
+using Dekoro.Application.Pictures;
+using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
+using Dekoro.Application.Trash;
+using Dekoro.Publishing;
+using Dekoro.Server.Contracts;
+using Dekoro.Server.Demo;
+using Dekoro.Server.Endpoints;
+using Dekoro.Storage;
+using Microsoft.Extensions.FileProviders;
+
+namespace Dekoro.Server.Hosting;
+
+/// <summary>Puts the one process together.</summary>
+public static class Host
+{
+    /// <summary>
+    /// Name of the setting that says how far the demo has come: it is laid into a new data folder alone, and gone on
+    /// with where it broke off.
+    /// </summary>
+    private const string DemoState = "demo";
+
+    public static async Task<int> ServeAsync(DataOptions places, string urls, CancellationToken stop)
+    {
+        if (Guard.RefusalOf(urls) is { } refusal)
+        {
+            await Console.Error.WriteLineAsync(refusal);
+            return 1;
+        }
+        await using var app = Build(places, urls);
+        var workspace = app.Services.GetRequiredService<Workspace>();
+        app.Services.GetRequiredService<PublishJobs>().EndWhatWasRunning();
+        if (places.DemoFolder is not null && workspace.Database.IsNew)
+            workspace.Settings.Set(DemoState, "\"begun\"");
+        if (places.DemoFolder is not null && workspace.Settings.Get(DemoState) == "\"begun\"")
+        {
+            await DemoSite.TakeInAsync(app.Services, places.DemoFolder, stop);
+            await app.Services.GetRequiredService<Publisher>().PublishAsync(new Progress<PublishProgress>(), stop);
+            workspace.Settings.Set(DemoState, "\"done\"");
+        }
+        if (workspace.Quarantine.All() is { Count: > 0 } apart)
+            Console.WriteLine(
+                $"{apart.Count} files lie in quarantine, because no record names them. See them with: dekoro "
+                    + $"quarantine --data {places.DataFolder}"
+            );
+        Memory.GiveBack();
+        await app.StartAsync(stop);
+        Console.WriteLine($"Dekoro is ready at {app.Urls.First()}");
+        await app.WaitForShutdownAsync(stop);
+        return 0;
+    }
+
+    /// <param name="urls">Null: nothing will be served.</param>
+    public static WebApplication Build(DataOptions places, string? urls, Action<WebApplicationBuilder>? adjust = null)
+    {
+        var builder = WebApplication.CreateSlimBuilder(
+            new WebApplicationOptions { ApplicationName = "Dekoro.Server", ContentRootPath = AppContext.BaseDirectory }
+        );
+        builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        if (urls is not null)
+            builder.WebHost.UseUrls(urls);
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            // Each endpoint has a limit of its own (Bodies).
+            k.Limits.MaxRequestBodySize = null;
+            k.AddServerHeader = false;
+        });
+        AddServices(builder.Services, places);
+        adjust?.Invoke(builder);
+        var app = builder.Build();
+        app.Lifetime.ApplicationStopping.Register(app.Services.GetRequiredService<Events>().Close);
+        app.UseExceptionHandler(new ExceptionHandlerOptions { StatusCodeSelector = Failures.StatusOf });
+        app.UseStatusCodePages();
+        var guard = new Guard(places);
+        app.Use(next => context => guard.InvokeAsync(context, next));
+        app.UseRouting();
+        app.UseBodyLimits();
+        // Of the public site alone: nothing secret is mixed with what a request says there (RFC 7457, 2.6).
+        app.UseWhen(c => c.Request.Path.StartsWithSegments("/live"), live => live.UseResponseCompression());
+        MapAll(app);
+        if (places.ClientFolder is not null)
+            ServeClient(app, places.ClientFolder);
+        return app;
+    }
+
+    private static void AddServices(IServiceCollection services, DataOptions places)
+    {
+        services
+            .AddSingleton(places)
+            .AddSingleton(TimeProvider.System)
+            .AddSingleton<IFileLayer>(DiskLayer.Instance)
+            .AddSingleton<Workspace>()
+            .AddSingleton<Events>();
+        services.AddHttpContextAccessor().AddSingleton<Person>().AddSingleton<PixelQueue>();
+        services
+            .AddSingleton<AssetIngest>()
+            .AddSingleton<StandInDesk>()
+            .AddSingleton<Fetching>()
+            .AddSingleton<INameOfRequest, NameInCookie>()
+            .AddSingleton<Versions>()
+            .AddSingleton<Proposals>()
+            .AddSingleton<Archives>();
+        services
+            .AddSingleton<Mailbox>()
+            .AddSingleton<PageMaking>()
+            .AddSingleton<PreviewDeltaCache>()
+            .AddSingleton<DraftSave>()
+            .AddSingleton<Grids>()
+            .AddSingleton<Swaps>();
+        services
+            .AddSingleton<SiteCalendar>()
+            .AddSingleton<PlanningContext>()
+            .AddSingleton<StagePlans>()
+            .AddSingleton<RenditionMaker>()
+            .AddSingleton<Renderer>();
+        services
+            .AddSingleton<LiveSite>()
+            .AddSingleton<FilesBeside>()
+            .AddSingleton<SiteBuilder>()
+            .AddSingleton<SiteChanges>()
+            .AddSingleton<Publisher>()
+            .AddSingleton<PublishJobs>()
+            .AddSingleton<DraftPreview>();
+        services.AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
+        services.AddHostedService<TellingColours>();
+        services.AddSingleton<TrashPurge>().AddHostedService(s => s.GetRequiredService<TrashPurge>());
+        services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
+        services.AddProblemDetails(o =>
+            o.CustomizeProblemDetails = c =>
+                c.ProblemDetails.Detail ??= Failures.SentenceOf(c.Exception, c.ProblemDetails.Status)
+        );
+        services.AddResponseCompression(o =>
+            (o.EnableForHttps, o.MimeTypes) = (true, ["text/html", "text/css", "text/javascript", "image/svg+xml"])
+        );
+        services.AddOpenApi(Description.Set);
+    }
+
+    private static void MapAll(WebApplication app)
+    {
+        app.MapOpenApi();
+        app.MapGet("/health", (Workspace w) => new Health("ok", Product.Version, w.Database.SchemaVersion()))
+            .WithSummary("Liveness: version and the database's schema.");
+        var api = app.MapGroup("/api");
+        api.MapFiles();
+        api.MapLibraryTable();
+        api.MapSearches();
+        api.MapArrangements();
+        api.MapColumns();
+        api.MapDownloads();
+        api.MapTrash();
+        api.MapRoom();
+        api.MapSwaps();
+        api.MapPages();
+        api.MapDrafts();
+        api.MapStates();
+        api.MapIntake();
+        api.MapArchives();
+        api.MapVideos();
+        api.MapSite();
+        api.MapPublish();
+        api.MapQuarantine();
+        app.MapMedia();
+        app.MapShelf();
+        app.MapStandIns();
+        app.Map("/api/{**rest}", () => Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();
+    }
+
+    private static void ServeClient(WebApplication app, string folder)
+    {
+        var files = new PhysicalFileProvider(folder);
+        var page = File.ReadAllText(Path.Combine(folder, "index.html"));
+        var policy = ToolPolicy.Of(page);
+        app.UseStaticFiles(
+            new StaticFileOptions
+            {
+                FileProvider = files,
+                OnPrepareResponse = c =>
+                {
+                    var headers = c.Context.Response.Headers;
+                    headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/_app/immutable")
+                        ? "public, max-age=31536000, immutable"
+                        : "no-cache";
+                    headers.ContentSecurityPolicy = policy;
+                },
+            }
+        );
+        // Every other address is a place in the tool, which finds its own way.
+        app.MapFallback(
+            IResult (HttpRequest request, HttpResponse response) =>
+            {
+                if (!HttpMethods.IsGet(request.Method) && !HttpMethods.IsHead(request.Method))
+                    return Problems.Of(405, "A place in the tool is only looked at.");
+                response.Headers.ContentSecurityPolicy = policy;
+                response.Headers.CacheControl = "no-cache";
+                return Results.Text(page, "text/html; charset=utf-8");
+            }
+        );
+    }
+}

@@ -1,0 +1,52 @@
+using Dekoro.Core.Content;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Dekoro.Server.Hosting;
+
+/// <summary>
+/// Expected failures as RFC 9457 problem details: a sentence for the person, and the field it is about.
+/// </summary>
+internal static class Problems
+{
+    public static ProblemHttpResult Of(
+        int status,
+        string sentence,
+        string? field = null,
+        params (string Name, object? Value)[] more
+    )
+    {
+        var extensions = more.ToDictionary(m => m.Name, m => m.Value);
+        if (field is not null)
+            extensions["field"] = field;
+        return TypedResults.Problem(sentence, statusCode: status, extensions: extensions);
+    }
+
+    public static ProblemHttpResult NoPage() => Of(404, "This page is no longer there: go back to the list of pages.");
+
+    public static ProblemHttpResult NoState() => Of(404, "This state of the page is no longer kept: choose another.");
+
+    public static ProblemHttpResult NoPicture() => Of(404, "This picture is no longer in the library: choose another.");
+
+    public static ProblemHttpResult NotADocument(IEnumerable<DocumentError> errors)
+    {
+        var list = errors.ToList();
+        return Of(400, list[0].Sentence, list[0].Path, ("errors", list));
+    }
+
+    /// <summary>A change that does not say what it began from could undo another's.</summary>
+    public static ProblemHttpResult NoVersion() =>
+        Of(428, "Say with If-Match which version this change started from, so that nobody else's is written over.");
+
+    /// <summary>The work of two people met; both are in the answer, and nothing was overwritten.</summary>
+    public static ProblemHttpResult Stale(string sentence, object? now, object? yours) =>
+        Of(409, sentence, null, ("now", now), ("yours", yours));
+
+    /// <summary>What stands in <c>If-Match: "mark"</c>; null where there is none.</summary>
+    public static string? MarkOf(string? ifMatch) => ifMatch?.Trim().Trim('"') is { Length: > 0 } mark ? mark : null;
+
+    /// <summary>The number in <c>If-Match: "7"</c>; null where there is none.</summary>
+    public static long? VersionOf(string? ifMatch) =>
+        long.TryParse(ifMatch?.Trim().Trim('"'), out var version) ? version : null;
+
+    public static string ETagOf(long version) => $"\"{version}\"";
+}
