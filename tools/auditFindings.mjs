@@ -1,5 +1,5 @@
 /** What registries say of vulnerable packages, read alike: lines "name version", of high severity or worse. */
-const severe = (severity) => ["high", "critical"].includes(severity?.toLowerCase());
+const severe = (severity) => ['high', 'critical'].includes(severity?.toLowerCase());
 
 /** Of `npm audit --json`; null where the registry told nothing. */
 export function ofNpm(told) {
@@ -10,7 +10,7 @@ export function ofNpm(told) {
 
 /** Of `dotnet list package --vulnerable --include-transitive --format json`; null where it broke off. */
 export function ofNuGet(told) {
-  if (!Array.isArray(told?.projects) || told.problems?.some((p) => p.level === "error")) return null;
+  if (!Array.isArray(told?.projects) || told.problems?.some((p) => p.level === 'error')) return null;
   const packages = told.projects
     .flatMap((project) => project.frameworks ?? [])
     .flatMap((framework) => [...(framework.topLevelPackages ?? []), ...(framework.transitivePackages ?? [])])

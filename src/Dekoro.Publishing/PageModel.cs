@@ -19,7 +19,7 @@ public sealed record PageModel(PagePlan Plan, SiteFrame Frame, IFileAddresses Fi
         IsProof ? $"/proof/{entry.PageId}" : Root + (entry.Path.Length == 0 ? "" : entry.Path + "/");
 
     /// <summary>The address of another part of a gallery on this page.</summary>
-    public string HrefOf(ArrangementBlock set, int sheet) =>
+    public string HrefOf(ResolvedArrangement set, int sheet) =>
         (
             IsProof ? $"?set={set.Id}&sheet={sheet}"
             : GalleryPages.PathOf(Plan.Page.Main, set, sheet) is { Length: > 0 } path ? Root + path + "/"

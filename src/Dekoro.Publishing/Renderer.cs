@@ -32,7 +32,7 @@ public sealed class Renderer : IAsyncDisposable
     /// <summary>
     /// What stands at an address that a page had before: it leads on, without script, on any web server.
     /// </summary>
-    public Task<string> MovedAsync(SiteFrame frame, PageSource page, string root) =>
+    public Task<string> MovedAsync(SiteFrame frame, ResolvedPage page, string root) =>
         OnceAsync(html =>
             RenderAsync<MovedView>(
                 html,

@@ -164,12 +164,12 @@ public static class SiteCss
         );
         if (
             !set.IsGallery
-            && (set.Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside || WidthClasses.All.Any(set.StepsStandInside))
+            && (set.Block.Arrangement.Slider.Arrows == ArrowsAt.Inside || WidthClasses.All.Any(set.StepsStandInside))
         )
             parts.AddRange(WidthClasses.All.Select(c => $"--sides-{Name(c)}:{Number(set.PicturesShape(c))}"));
         if (!set.IsGallery)
         {
-            var (controls, colours) = (set.Block.Arrangement!.Slider.Controls, set.Page.Style.Colours);
+            var (controls, colours) = (set.Block.Arrangement.Slider.Controls, set.Page.Style.Colours);
             parts.Add(
                 $"--plate:{controls.PlateOn(colours)};--mark:{controls.MarkOn(colours)};"
                     + $"--dots:{controls.DotsOn(colours)};--arrow:{controls.ArrowPx}px;--dot:{controls.DotPx}px;"
@@ -187,7 +187,7 @@ public static class SiteCss
     /// <summary>Words over slides, or below them where they find no room.</summary>
     private static IEnumerable<string> WordsOf(ArrangementPlan set)
     {
-        var over = set.Block.Arrangement!.Slider.Words;
+        var over = set.Block.Arrangement.Slider.Words;
         yield return $"--tint:{over.Tint}";
         foreach (var c in WidthClasses.All)
         {

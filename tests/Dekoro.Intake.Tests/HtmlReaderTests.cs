@@ -184,7 +184,7 @@ public sealed class HtmlReaderTests
         var words = HtmlReader.Read(html, null).Words;
         var written = System.Text.Json.JsonSerializer.SerializeToElement(DocumentWriter.Write(words));
         Assert.Empty(DocumentReader.Read(written).Errors);
-        var text = string.Join('\n', words.Blocks.Select(PlainText.Of));
+        var text = string.Join('\n', words.Blocks.Select(b => b.ToPlainText()));
         Assert.All(Enumerable.Range(0, 30), i => Assert.Contains($"word{i}", text, StringComparison.Ordinal));
     }
 

@@ -323,7 +323,7 @@ public sealed class RenderingTests : IAsyncLifetime
         var html = Squeezed(
             await _renderer.MovedAsync(
                 new SiteFrame("Kites & wind", "en", [], []),
-                new PageSource("v", "Visit <us>", "come/here", "", Document.Empty),
+                ResolvedPage.Of("v", new("Visit <us>", "come/here", "", Document.Empty), _ => null),
                 "../../"
             )
         );
@@ -561,7 +561,7 @@ public sealed class RenderingTests : IAsyncLifetime
                 ),
             ];
         }
-        ArrangementBlock Of(Arrangement one) => new("s", "a", SizeRole.Wide) { Arrangement = one };
+        ResolvedArrangement Of(Arrangement one) => new("s", one, SizeRole.Wide);
         Assert.Empty(await FetchedAsync(Figure()));
         Assert.Equal(["sets.css"], await FetchedAsync(Of(set)));
         Assert.Equal(["sets.css", "larger.js"], await FetchedAsync(Of(set with { Gallery = Gallery.Usual })));
@@ -596,7 +596,7 @@ public sealed class RenderingTests : IAsyncLifetime
     private static PageModel Model(Document document, string path, string root)
     {
         var plan = PagePlanner.Plan(
-            new PageSource("visit", "Visit", path, "", document),
+            ResolvedPage.Of("visit", new("Visit", path, "", document), _ => null),
             new PlanFacts(new SiteStyle(), new Dictionary<string, PictureFacts> { ["reel"] = Reel }, Site, [])
         );
         var menu = new[] { new MenuEntry("home", "Home", "", ""), new MenuEntry("visit", "Visit", "visit", "") };

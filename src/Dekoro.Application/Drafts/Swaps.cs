@@ -2,6 +2,7 @@ using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Content;
+using Dekoro.Core.Layout;
 using Dekoro.Storage;
 
 namespace Dekoro.Application.Drafts;
@@ -63,7 +64,7 @@ public sealed class Swaps(
         {
             var (page, document) = (onPage.First().Page, planning.DocumentOf(onPage.First().Page));
             var alts = onPage.ToDictionary(p => p.BlockId, p => p.Alt);
-            foreach (var place in document.SetPlaces)
+            foreach (var place in ResolvedBlocks.PlacesOf(document))
             {
                 if (!alts.Remove(place.FigureId, out var alt))
                     continue;
@@ -84,7 +85,7 @@ public sealed class Swaps(
             .Select(s =>
                 (
                     Row: workspace.Arrangements.Find(s.Key)!,
-                    Set: Swapping.Swap(planning.ArrangementOf(s.Key)!, to, s.Value)
+                    Set: planning.ArrangementOf(s.Key)!.WithPictures(to, s.Value)
                 )
             )
             .ToList();

@@ -39,21 +39,19 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
     public PlanningContext On(LocalDate day) => new(workspace, grids, clock) { Day = day };
 
     /// <summary>The draft of a page as the planner takes it.</summary>
-    public PageSource SourceOf(PageRow page) => new(page.Id, page.Title, page.Path, page.Summary, DocumentOf(page));
+    public ResolvedPage PageOf(PageRow page) => PageOf(page, ParsedOf(page));
+
+    /// <summary>The same page with other words.</summary>
+    public ResolvedPage PageOf(PageRow page, Document document) =>
+        PageOf(page.Id, new(page.Title, page.Path, page.Summary, document));
+
+    /// <summary>Words on their way to a page as the planner takes them.</summary>
+    public ResolvedPage PageOf(string id, PageText text) => ResolvedPage.Of(id, text, ArrangementOf);
 
     private readonly ConcurrentDictionary<(string Id, long Version), Arrangement> _arrangements = new();
 
     /// <summary>Its arrangements are as they are now.</summary>
-    public Document DocumentOf(PageRow page) => ParsedOf(page).WithArrangements((id, _) => ArrangementOf(id));
-
-    /// <summary>The same page with its arrangements looked up.</summary>
-    public PageSource Whole(PageSource page) =>
-        page.Sheet is not null
-            ? page
-            : page with
-            {
-                Document = page.Document.WithArrangements((id, there) => there ?? ArrangementOf(id)),
-            };
+    public Document DocumentOf(PageRow page) => ParsedOf(page).Resolved(ArrangementOf);
 
     /// <summary>As it is on this day; one that follows a search line holds what the library has of it.</summary>
     public Arrangement? ArrangementOf(string id)
@@ -100,14 +98,14 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
     /// <summary>The facts to plan any page of the site with, one of them perhaps not as it is stored.</summary>
     /// <param name="pending">Pictures that are not in the library yet.</param>
     public PlanFacts Facts(
-        PageSource? instead = null,
+        ResolvedPage? instead = null,
         IReadOnlyDictionary<string, string>? paths = null,
         IEnumerable<PictureFacts>? pending = null
     )
     {
         var style = workspace.Style.Current;
         var rows = PublicPages().ToDictionary(p => p.Id);
-        var sources = rows.Values.Select(SourceOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
+        var sources = rows.Values.Select(PageOf).Select(s => s.Id == instead?.Id ? instead : s).ToList();
         sources.AddRange(ShownElsewhere());
         if (instead is not null && sources.All(s => s.Id != instead.Id))
             sources.Add(instead);
@@ -118,13 +116,12 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
             .SelectMany(b => b.Followers.Select(f => f.Figure.AssetId).Append(b.Ground.AssetId ?? ""))
             .Concat(
                 sources
-                    .SelectMany(s => s.Document.Arrangements)
+                    .SelectMany(s => s.Arrangements)
                     .Where(a =>
-                        a.Arrangement is { } set
-                        && set.Kind != ArrangementKind.Gallery
-                        && ControlsCheck.NeedsPictures(set.Slider, style.Colours)
+                        a.Arrangement.Kind != ArrangementKind.Gallery
+                        && ControlsCheck.NeedsPictures(a.Arrangement.Slider, style.Colours)
                     )
-                    .SelectMany(a => a.Figures)
+                    .SelectMany(a => a.Pictures)
                     .Select(f => f.AssetId)
             )
             .ToHashSet();
@@ -160,7 +157,7 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
 
     /// <param name="kept">Null for a page that is not as it is kept.</param>
     private ImmutableArray<Place> PlacesOf(
-        PageSource source,
+        ResolvedPage source,
         PageRow? kept,
         PageLayout layout,
         IReadOnlyDictionary<string, PictureFacts> pictures
@@ -172,7 +169,7 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
             return Now();
         var from = new PlacesFrom(
             ParsedOf(kept),
-            [.. source.Document.Sets],
+            [.. ResolvedBlocks.SetsOf(source.Document)],
             layout.Style,
             [.. source.Document.Figures.SelectMany(f => f.Assets).Distinct().Select(pictures.GetValueOrDefault)]
         );
@@ -272,7 +269,7 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
             .ToLookup(l => l.FileId, l => l.Page);
 
     /// <summary>Pages of arrangements that sites elsewhere show in a frame.</summary>
-    public IEnumerable<PageSource> ShownElsewhere() =>
+    public IEnumerable<ResolvedPage> ShownElsewhere() =>
         workspace
             .Arrangements.All()
             .Select(row => ArrangementOf(row.Id))
@@ -307,7 +304,7 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
             .Pages.All()
             .SelectMany(page =>
                 GalleryPages
-                    .Of(SourceOf(page))
+                    .Of(PageOf(page))
                     .SelectMany(sheet => layout.Standing(new LaidPage(sheet.Document, _ => null, layout)))
                     .DistinctBy(s => (s.Figure.Id, s.Figure.AssetId, s.On))
                     .Select(s => (Page: page, s.Figure, Stand: s))

@@ -38,14 +38,11 @@ public sealed class StagePlans(Workspace workspace, PlanningContext book)
     }
 
     /// <summary>It alone on a page, reaching as far as where it reaches furthest.</summary>
-    public PageSource PageOf(Arrangement set) =>
-        new(
-            "stage-" + set.Id,
-            set.Name,
-            "stage",
-            "",
-            new Document([new ArrangementBlock("stage", set.Id, ReachOf(set)) { Arrangement = set }])
-        );
+    public ResolvedPage PageOf(Arrangement set)
+    {
+        var alone = new Document([new ResolvedArrangement("stage", set, ReachOf(set))]);
+        return book.PageOf("stage-" + set.Id, new(set.Name, "stage", "", alone));
+    }
 
     private SizeRole ReachOf(Arrangement set)
     {

@@ -52,7 +52,7 @@ public sealed class FilesBeside(Workspace workspace, PlanningContext planning, R
                         SHA256
                             .HashData(
                                 Encoding.UTF8.GetBytes(
-                                    ArrangementValues.Of(page.Document.Arrangements.Single().Arrangement!).Write()
+                                    ArrangementValues.Of(page.Arrangements.Single().Arrangement).Write()
                                 )
                             )
                             .AsSpan(0, 8)

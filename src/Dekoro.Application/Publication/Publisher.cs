@@ -136,7 +136,7 @@ public sealed class Publisher(
     private async Task<(IReadOnlyList<LaterSite> Sites, int Made)> LaterAsync(
         IReadOnlyList<LocalDate> ahead,
         IReadOnlyList<PageRow> rows,
-        List<PageSource> pages,
+        List<ResolvedPage> pages,
         BuiltSite today,
         IProgress<PublishProgress> progress,
         CancellationToken stop
@@ -155,8 +155,8 @@ public sealed class Publisher(
         return (later, made);
     }
 
-    private static bool IsDated(PageSource page) =>
-        page.Main.Document.Sets.Any(a => a.Items.Any(i => i.Dates is not null));
+    private static bool IsDated(ResolvedPage page) =>
+        ResolvedBlocks.SetsOf(page.Main.Document).Any(a => a.Items.Any(i => i.Dates is not null));
 
     /// <summary>
     /// The whole site into a folder for any web server; files that are the same already are left alone.

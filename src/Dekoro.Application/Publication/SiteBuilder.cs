@@ -15,13 +15,13 @@ namespace Dekoro.Application.Publication;
 public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Renderer renderer, FilesBeside beside)
 {
     /// <summary>All pages of a site, and the galleries in parts that are several.</summary>
-    internal static IEnumerable<PageSource> PagesOf(PlanningContext planning, IEnumerable<PageRow> rows) =>
-        rows.Select(planning.SourceOf).Concat(planning.ShownElsewhere()).SelectMany(GalleryPages.Of);
+    internal static IEnumerable<ResolvedPage> PagesOf(PlanningContext planning, IEnumerable<PageRow> rows) =>
+        rows.Select(planning.PageOf).Concat(planning.ShownElsewhere()).SelectMany(GalleryPages.Of);
 
-    internal static string FileNameOf(PageSource page) =>
+    internal static string FileNameOf(ResolvedPage page) =>
         page.Path.Length == 0 ? "index.html" : page.Path + "/index.html";
 
-    internal static List<PagePlan> PlansOf(IEnumerable<PageSource> pages, PlanFacts facts) =>
+    internal static List<PagePlan> PlansOf(IEnumerable<ResolvedPage> pages, PlanFacts facts) =>
         [.. pages.Select(p => PagePlanner.Plan(p, facts))];
 
     internal Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
@@ -29,7 +29,7 @@ public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Rende
 
     internal async Task<BuiltSite> BuildAsync(
         PlanningContext planning,
-        IEnumerable<PageSource> pages,
+        IEnumerable<ResolvedPage> pages,
         IProgress<PublishProgress> progress,
         CancellationToken stop
     )

@@ -26,7 +26,7 @@ public sealed class SiteChanges(
     private const int MaxDaysAhead = 400,
         MaxChangesAhead = 60;
 
-    private IEnumerable<PageSource> PublicPages => SiteBuilder.PagesOf(planning, planning.PublicPages());
+    private IEnumerable<ResolvedPage> PublicPages => SiteBuilder.PagesOf(planning, planning.PublicPages());
 
     /// <summary>
     /// Per page, what would change on the public site, pages first, then posts; and the addresses at which a file
@@ -101,7 +101,7 @@ public sealed class SiteChanges(
     public IReadOnlyList<LocalDate> Ahead()
     {
         var today = days.Today;
-        var dated = PublicPages.SelectMany(p => p.Document.Sets).DistinctBy(a => a.Id);
+        var dated = PublicPages.SelectMany(p => ResolvedBlocks.SetsOf(p.Document)).DistinctBy(a => a.Id);
         return
         [
             .. dated

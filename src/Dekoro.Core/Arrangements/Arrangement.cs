@@ -189,4 +189,26 @@ public sealed record Arrangement(
 
     private const double Odd = 1.6;
     private const int MinToCompare = 3;
+
+    /// <summary>The same with another picture in some of its places.</summary>
+    /// <param name="altByPlace">The items that change, by id, each with its own words from then on; null takes the
+    /// library's. Of a step the picture alone changes.</param>
+    public Arrangement WithPictures(
+        string toAsset,
+        IReadOnlyDictionary<(string ItemId, bool IsStep), string?> altByPlace
+    )
+    {
+        return this with { Items = [.. Items.Select(Own).Select(Step)] };
+
+        ArrangementItem Own(ArrangementItem item) =>
+            altByPlace.TryGetValue((item.Id, false), out var alt)
+                ? item with
+                {
+                    AssetId = toAsset,
+                    Alt = item.Alt with { Own = alt },
+                }
+                : item;
+        ArrangementItem Step(ArrangementItem item) =>
+            altByPlace.ContainsKey((item.Id, true)) ? item with { StepAssetId = toAsset } : item;
+    }
 }

@@ -1,5 +1,4 @@
 using System.Globalization;
-using Dekoro.Core.Content;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Responsive;
 
@@ -23,18 +22,12 @@ internal static class BackdropChecks
             { } => "set the least tint",
             null => "choose another picture or colour behind them",
         };
-        var piece = ground.Block switch
-        {
-            BandBlock => "band",
-            SlideBlock => "slide",
-            _ => "cell",
-        };
         return new(
             ground.Block.FigureId,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"The words of this {piece} are hard to read on {on}: {worst.Ratio:0.0} : 1, where they need "
-                    + $"{worst.Needed:0.#} : 1; {mend}."
+                $"The words of this {ground.Block.Noun} are hard to read on {on}: {worst.Ratio:0.0} : 1, "
+                    + $"where they need {worst.Needed:0.#} : 1; {mend}."
             )
         );
     }

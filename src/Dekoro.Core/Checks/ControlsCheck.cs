@@ -28,7 +28,7 @@ public static class ControlsCheck
     {
         if (set.IsGallery || WidthClasses.All.All(c => set.Stops[c].Length < 2))
             yield break;
-        var (slider, colours) = (set.Block.Arrangement!.Slider, set.Page.Style.Colours);
+        var (slider, colours) = (set.Block.Arrangement.Slider, set.Page.Style.Colours);
         var onPaper = slider.Controls.DotsOn(colours).ContrastWith(Srgb.Parse(colours.Paper));
         if (
             slider.Steps == Indicators.Dots
@@ -75,9 +75,9 @@ public static class ControlsCheck
         var box = set.Layouts[c].Boxes[0];
         var width = box.WidthAt(set.Room.At(set.Page.Style.Classes.ReferencePx[c]));
         var height = width / box.Shape;
-        var controls = set.Block.Arrangement!.Slider.Controls;
+        var controls = set.Block.Arrangement.Slider.Controls;
         var places = new List<BoxPx>();
-        if (set.Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside)
+        if (set.Block.Arrangement.Slider.Arrows == ArrowsAt.Inside)
             places.AddRange(
                 new[] { ArrangementPlan.ArrowInsetPx, width - ArrangementPlan.ArrowInsetPx - controls.ArrowPx }.Select(
                     left => new BoxPx(left, (height - controls.ArrowPx) / 2, controls.ArrowPx, controls.ArrowPx)

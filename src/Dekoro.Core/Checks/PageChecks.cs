@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
+using Dekoro.Core.Layout;
 using Dekoro.Core.Planning;
 
 namespace Dekoro.Core.Checks;
@@ -38,14 +39,14 @@ public static class PageChecks
                     "The other picture that was chosen for one width is no longer in the library: the usual "
                         + "one stands there until you choose again."
                 )),
-            .. asked
-                .Arrangements.Where(a => a.Figures.Concat(a.StepFigures).Any(f => !f.IsEmpty && IsGone(f.AssetId)))
+            .. plan
+                .Asked.Arrangements.Where(a => a.Figures().Any(f => !f.IsEmpty && IsGone(f.AssetId)))
                 .Select(a => new Notice(
                     a.Id,
-                    $"A picture of “{a.Arrangement!.Name}” is no longer in the library: the others stand without it."
+                    $"A picture of “{a.Arrangement.Name}” is no longer in the library: the others stand without it."
                 )),
             .. plan
-                .Page.Document.Arrangements.Where(a => a.Arrangement is null)
+                .Page.Document.Arrangements.Where(a => a is not ResolvedArrangement)
                 .Select(a => new Notice(
                     a.Id,
                     "The arrangement that stood here is no more: choose another, or take the place out.",
@@ -69,7 +70,7 @@ public static class PageChecks
                     true
                 )),
             .. plan
-                .Page.Document.Grounded.Where(b => b.Ground is { SetId: not null, Set: null })
+                .Page.Document.Grounded.Where(b => b.Ground.SetId is not null && b is not ResolvedBand)
                 .Select(b => new Notice(
                     b.Id,
                     "The arrangement whose pictures followed behind this band is no more: choose another, or none."

@@ -1,125 +1,18 @@
-using System.Collections.Immutable;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Choices;
 
 namespace Dekoro.Core.Content;
 
-/// <summary>An arrangement standing on a page, by its id: what is in it is its own.</summary>
+/// <summary>An arrangement standing on a page, by its id: what is in it is its own, and is looked up.</summary>
 /// <param name="Reach">The column, wide, or edge to edge.</param>
-public sealed record ArrangementBlock(string Id, string ArrangementId, SizeRole Reach) : Block(Id)
+public record ArrangementBlock(string Id, string ArrangementId, SizeRole Reach) : Block(Id)
 {
-    /// <summary>Words over its slides; they are the arrangement's, and are changed there.</summary>
-    public override IEnumerable<Block> Children() => Slides;
-
-    /// <summary>As it is now; null while it is not looked up, and where it is no more.</summary>
-    public Arrangement? Arrangement { get; init; }
-
-    /// <summary>Which part of a gallery is shown, from 1; null shows all of it.</summary>
-    public int? Sheet { get; init; }
-
-    /// <summary>How many parts it has.</summary>
-    public int Sheets =>
-        Arrangement?.Paging is { } paging
-            ? Math.Max(1, (Arrangement.Shown.Count() + paging.PerSheet - 1) / paging.PerSheet)
-            : 1;
-
-    private IEnumerable<ArrangementItem> OnSheet =>
-        Sheet is { } n && Arrangement!.Paging is { } paging
-            ? Arrangement.Shown.Skip((n - 1) * paging.PerSheet).Take(paging.PerSheet)
-            : Arrangement!.Shown;
-
-    /// <summary>
-    /// Of a gallery in parts: how many pictures that open the larger view stand before this part, and on all parts
-    /// together.
-    /// </summary>
-    public (int Before, int All) LargerOnSheets
-    {
-        get
-        {
-            var opens = Arrangement!
-                .Shown.Select(item => Arrangement.LinkOf(item).Kind == FigureLinkKind.LargeFile)
-                .ToList();
-            return (
-                Sheet is { } n && Arrangement.Paging is { } paging
-                    ? opens.Take((n - 1) * paging.PerSheet).Count(o => o)
-                    : 0,
-                opens.Count(o => o)
-            );
-        }
-    }
+    /// <inheritdoc/>
+    public override string KindInWords => "an arrangement";
 
     /// <summary>The id of an item's figure: the same wherever one asks.</summary>
     public string FigureIdOf(ArrangementItem item) => Id + "-" + item.Id;
 
     /// <summary>The id of the small picture that is the step to a figure.</summary>
     public static string StepIdOf(string figureId) => figureId + "-step";
-
-    /// <summary>Pictures that stand small as steps instead of their slides' own.</summary>
-    public ImmutableArray<FigureBlock> StepFigures =>
-        Arrangement is not { Kind: not ArrangementKind.Gallery, Slider.Steps: Indicators.Pictures }
-            ? []
-            :
-            [
-                .. OnSheet
-                    .Where(item => item.StepAssetId is not null)
-                    .Select(item => new FigureBlock(
-                        StepIdOf(FigureIdOf(item)),
-                        item.StepAssetId!,
-                        new FigureSize.InSet(),
-                        HorizontalAlign.Centre,
-                        false,
-                        new CutChoice(SliderControls.StepShape),
-                        new(Decorative: true, null),
-                        new(CaptionSource.None),
-                        new(FigureLinkKind.None)
-                    )),
-            ];
-
-    /// <summary>Words over it stand in its caption's stead.</summary>
-    private bool IsWorded(ArrangementItem item) =>
-        Arrangement!.Kind != ArrangementKind.Gallery && item.Words is not null;
-
-    /// <summary>What stands over its slides, of those that have words.</summary>
-    public ImmutableArray<SlideBlock> Slides =>
-        Arrangement is not { Slider.Words: var over } set
-            ? []
-            :
-            [
-                .. OnSheet
-                    .Where(IsWorded)
-                    .Select(item => new SlideBlock(
-                        FigureIdOf(item),
-                        item.IsWordsAlone
-                            ? new(over.Tint, null, false, over.Tint, default, over.Tone)
-                            : new(null, item.AssetId, false, over.Tint, over.TintStrength, over.Tone),
-                        over.Across,
-                        over.Down,
-                        SlidePieces.Of(item.Words!, FigureIdOf(item), set.Kind == ArrangementKind.Slider ? 2 : 3)
-                    )),
-            ];
-
-    /// <summary>Its pictures, as ones that are placed: each goes by the block's id and its own.</summary>
-    public ImmutableArray<FigureBlock> Figures =>
-        Arrangement is not { } set
-            ? []
-            :
-            [
-                .. OnSheet.Select(item => new FigureBlock(
-                    FigureIdOf(item),
-                    item.AssetId,
-                    new FigureSize.InSet(),
-                    HorizontalAlign.Centre,
-                    false,
-                    new CutChoice(set.ShapeOfAll),
-                    item.Alt,
-                    IsWorded(item) ? new(CaptionSource.None) : set.CaptionOf(item),
-                    set.LinkOf(item)
-                )
-                {
-                    Larger = set.Larger.Size,
-                    Look = set.Look,
-                    Instead = set.LinkOf(item).Kind == FigureLinkKind.LargeFile ? item.Instead : null,
-                    Video = set.LinkOf(item).Kind == FigureLinkKind.None ? item.Instead?.InPlace : null,
-                }),
-            ];
 }

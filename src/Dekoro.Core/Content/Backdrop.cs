@@ -1,4 +1,3 @@
-using Dekoro.Core.Arrangements;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Responsive;
@@ -29,25 +28,11 @@ public sealed record Backdrop(
     /// </summary>
     public string? SetId { get; init; }
 
-    /// <summary>The arrangement as it is now; null while it is not looked up, and where it is no more.</summary>
-    public Arrangement? Set { get; init; }
-
     /// <summary>
     /// Another picture, or none; a video plays over a picture only, and others follow a picture only.
     /// </summary>
     public Backdrop WithPicture(string? assetId) =>
-        assetId is null
-            ? this with
-            {
-                AssetId = null,
-                VideoId = null,
-                SetId = null,
-                Set = null,
-            }
-            : this with
-            {
-                AssetId = assetId,
-            };
+        assetId is null ? this with { AssetId = null, VideoId = null, SetId = null } : this with { AssetId = assetId };
 
     /// <summary>Nothing behind.</summary>
     public static Backdrop None { get; } = new(null, null, false, Srgb.Black, default, WordsTone.Dark);

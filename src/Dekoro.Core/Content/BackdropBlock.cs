@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Dekoro.Core.Arrangements;
 using Dekoro.Core.Choices;
 
 namespace Dekoro.Core.Content;
@@ -7,6 +6,12 @@ namespace Dekoro.Core.Content;
 /// <summary>A piece that holds others, over a ground of its own or over what it stands in.</summary>
 public abstract record BackdropBlock(string Id, Backdrop Ground, ImmutableArray<Block> Blocks) : Block(Id)
 {
+    /// <summary>What it is, in one word.</summary>
+    public abstract string Noun { get; }
+
+    /// <inheritdoc/>
+    public override string KindInWords => "a " + Noun;
+
     /// <inheritdoc/>
     public override IEnumerable<Block> Children() => Blocks;
 
@@ -26,20 +31,18 @@ public abstract record BackdropBlock(string Id, Backdrop Ground, ImmutableArray<
     /// <summary>
     /// Pictures that take its place one after the other, each with how long it stands, ms; a pattern keeps its place.
     /// </summary>
-    public ImmutableArray<(FigureBlock Figure, int StayMs)> Followers =>
-        Ground is not { AssetId: { } first, Repeats: false, Set: { } set }
-            ? []
-            :
-            [
-                .. set
-                    .Shown.Where(i => !i.IsWordsAlone && i.AssetId != first)
-                    .Select(i => (Placed(FollowerIdOf(i), i.AssetId), set.StayOf(i))),
-            ];
+    public virtual ImmutableArray<(FigureBlock Figure, int StayMs)> Followers => [];
 
-    /// <summary>The id of the figure of a picture that follows behind the band.</summary>
-    public string FollowerIdOf(ArrangementItem item) => Id + "-" + item.Id;
+    /// <inheritdoc/>
+    public override IEnumerable<FigureBlock> Figures() =>
+        Behind is { } behind ? Followers.Select(f => f.Figure).Prepend(behind) : [];
 
-    private FigureBlock Placed(string id, string assetId) =>
+    /// <inheritdoc/>
+    public override Block? WithFigures(Func<FigureBlock, FigureBlock?> change) =>
+        Behind is { } behind ? this with { Ground = Ground.WithPicture(change(behind)?.AssetId) } : this;
+
+    /// <summary>A picture behind it, by the id of its place.</summary>
+    protected FigureBlock Placed(string id, string assetId) =>
         new(
             id,
             assetId,

@@ -7,7 +7,7 @@ namespace Dekoro.Core.Content;
 /// <summary>A strip from edge to edge of the page with words and pictures over a ground of its own.</summary>
 /// <param name="LeastHeightPx">CSS px for each class of screen; 0: as high as what stands in it.</param>
 /// <param name="Across">Where lines of words stand.</param>
-public sealed record BandBlock(
+public record BandBlock(
     string Id,
     Backdrop Ground,
     PerClass<int> LeastHeightPx,
@@ -16,6 +16,9 @@ public sealed record BandBlock(
     ImmutableArray<Block> Blocks
 ) : BackdropBlock(Id, Ground, Blocks)
 {
+    /// <inheritdoc/>
+    public override string Noun => "band";
+
     /// <summary>The highest a band may be at the least, in CSS px.</summary>
     public const int MaxHeightPx = 2000;
 

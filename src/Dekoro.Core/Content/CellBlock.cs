@@ -4,4 +4,8 @@ namespace Dekoro.Core.Content;
 
 /// <param name="Blocks">Pictures as wide as the cell, and words.</param>
 public sealed record CellBlock(string Id, Backdrop Ground, ImmutableArray<Block> Blocks)
-    : BackdropBlock(Id, Ground, Blocks);
+    : BackdropBlock(Id, Ground, Blocks)
+{
+    /// <inheritdoc/>
+    public override string Noun => "cell";
+}

@@ -39,4 +39,7 @@ public sealed record ColumnsBlock(
 
     /// <summary>True where no cell shows anything: such cells wait on the desk and are never published.</summary>
     public bool IsEmpty => !Pieces.Any() && !Cells.Any(c => c.HasGround);
+
+    /// <inheritdoc/>
+    public override string KindInWords => "columns";
 }

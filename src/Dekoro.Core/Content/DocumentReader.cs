@@ -76,7 +76,7 @@ public sealed class DocumentReader
                 Refuse(at, $"A page holds at most {MaxBlocks} pieces.");
                 break;
             }
-            if (Block(node, at, depth) is { } block && !IsEmpty(block))
+            if (Block(node, at, depth) is { IsBlank: false } block)
                 blocks.Add(block);
         }
         return blocks.ToImmutable();
@@ -669,15 +669,4 @@ public sealed class DocumentReader
         && type.ValueKind == JsonValueKind.String
             ? type.GetString()!
             : "";
-
-    private static bool IsEmpty(Block block) =>
-        block switch
-        {
-            ParagraphBlock p => p.Inlines.IsEmpty,
-            HeadingBlock h => h.Inlines.IsEmpty,
-            ListBlock l => l.Items.IsEmpty,
-            QuoteBlock q => q.Blocks.IsEmpty,
-            ButtonBlock b => b.Text.Length == 0 && b.Link.Length == 0,
-            _ => false,
-        };
 }

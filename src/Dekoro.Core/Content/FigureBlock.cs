@@ -74,4 +74,13 @@ public sealed record FigureBlock(
             AssetId = AssetId == from ? to : AssetId,
             Exceptions = Exceptions.Select((_, own) => own?.AssetId == from ? own with { AssetId = to } : own),
         };
+
+    /// <inheritdoc/>
+    public override string KindInWords => Video is null ? "a picture" : "a video";
+
+    /// <inheritdoc/>
+    public override IEnumerable<FigureBlock> Figures() => [this];
+
+    /// <inheritdoc/>
+    public override Block? WithFigures(Func<FigureBlock, FigureBlock?> change) => change(this);
 }

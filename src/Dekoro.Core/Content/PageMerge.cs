@@ -23,7 +23,7 @@ public sealed record PageMerge(PageText WithYours, PageText WithTheirs, Immutabl
         clashes.AddRange(
             sides.Clashing.Select(id => new Clash(
                 id,
-                NameOf(sides.Yours.GetValueOrDefault(id) ?? sides.Theirs[id]),
+                (sides.Yours.GetValueOrDefault(id) ?? sides.Theirs[id]).KindInWords,
                 WordsOf(sides.Yours, id),
                 WordsOf(sides.Theirs, id)
             ))
@@ -84,25 +84,11 @@ public sealed record PageMerge(PageText WithYours, PageText WithTheirs, Immutabl
     {
         if (!side.TryGetValue(id, out var block))
             return "";
-        var words = PlainText.Of(block).Trim();
-        return words.Length == 0 ? NameOf(block)
+        var words = block.ToPlainText().Trim();
+        return words.Length == 0 ? block.KindInWords
             : words.Length > MaxWords ? words[..MaxWords] + "…"
             : words;
     }
-
-    private static string NameOf(Block block) =>
-        block switch
-        {
-            FigureBlock { Video: not null } => "a video",
-            FigureBlock => "a picture",
-            FilesBlock => "a table of files",
-            ArrangementBlock => "an arrangement",
-            ColumnsBlock => "columns",
-            BandBlock => "a band",
-            HeadingBlock => "a heading",
-            ButtonBlock => "a button",
-            _ => "text",
-        };
 
     private sealed record Sides(
         Dictionary<string, Block> Basis,

@@ -3,4 +3,20 @@ using System.Collections.Immutable;
 namespace Dekoro.Core.Content;
 
 /// <summary>A paragraph.</summary>
-public sealed record ParagraphBlock(string Id, ImmutableArray<Inline> Inlines) : Block(Id);
+public sealed record ParagraphBlock(string Id, ImmutableArray<Inline> Inlines) : Block(Id)
+{
+    /// <inheritdoc/>
+    public override bool IsBlank => Inlines.IsEmpty;
+
+    /// <inheritdoc/>
+    public override ImmutableArray<Inline> Line => Inlines;
+
+    /// <inheritdoc/>
+    public override Block WithFigures(Func<FigureBlock, FigureBlock?> change) =>
+        Inline.WithFigures(Inlines, change) is var changed && changed == Inlines
+            ? this
+            : this with
+            {
+                Inlines = changed,
+            };
+}

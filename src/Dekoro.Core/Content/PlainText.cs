@@ -1,26 +1,8 @@
 namespace Dekoro.Core.Content;
 
-/// <summary>The words of a piece without its marks.</summary>
+/// <summary>The words beside a piece, without their marks.</summary>
 public static class PlainText
 {
-    /// <summary>Line breaks and the items of a list are on lines of their own.</summary>
-    public static string Of(Block block) =>
-        block switch
-        {
-            ParagraphBlock p => Of(p.Inlines),
-            HeadingBlock h => Of(h.Inlines),
-            ButtonBlock b => b.Text,
-            ListBlock l => string.Join(
-                '\n',
-                l.Items.Select((item, i) => (l.Ordered ? $"{i + 1}. " : "• ") + string.Join('\n', item.Select(Of)))
-            ),
-            QuoteBlock q => string.Join('\n', q.Blocks.Select(Of)),
-            ColumnsBlock c => string.Join('\n', c.Pieces.Select(Of).Where(text => text.Length > 0)),
-            BackdropBlock b => string.Join('\n', b.Blocks.Select(Of).Where(text => text.Length > 0)),
-            FilesBlock f => string.Join('\n', f.Files.Select(file => file.Words).OfType<string>()),
-            _ => "",
-        };
-
     /// <summary>
     /// The words that a reader meets beside a piece: those that follow it, else those before; at most
     /// <paramref name="most"/> characters, ended at a word. Empty where it stands among no words.
@@ -28,7 +10,7 @@ public static class PlainText
     public static string Beside(Document page, string blockId, int most = 160)
     {
         if (page.Grounded.FirstOrDefault(b => b.Behind is not null && b.Id == blockId) is { } own)
-            return Short(Of(own), most);
+            return Short(own.ToPlainText(), most);
         var bands = page.Blocks.OfType<BandBlock>().Select(b => b.Blocks);
         var cells = bands
             .Prepend(page.Blocks)
@@ -43,7 +25,7 @@ public static class PlainText
             .Skip(at + 1)
             .Take(1)
             .Concat(among.Take(at).Reverse().Take(1))
-            .Select(Of)
+            .Select(b => b.ToPlainText())
             .FirstOrDefault(text => text.Trim().Length > 0, "");
         return Short(words, most);
     }
@@ -56,16 +38,4 @@ public static class PlainText
         var end = words.LastIndexOf(' ', most - 1);
         return (end > 0 ? words[..end] : words[..(most - 1)]) + "…";
     }
-
-    private static string Of(IEnumerable<Inline> inlines) =>
-        string.Concat(
-            inlines.Select(i =>
-                i switch
-                {
-                    TextRun run => run.Text,
-                    LineBreak => "\n",
-                    _ => "",
-                }
-            )
-        );
 }

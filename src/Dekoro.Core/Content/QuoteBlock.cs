@@ -11,4 +11,7 @@ public sealed record QuoteBlock(string Id, ImmutableArray<Block> Blocks) : Block
     /// <inheritdoc/>
     public override Block WithChildren(Func<ImmutableArray<Block>, ImmutableArray<Block>> change) =>
         change(Blocks) is var blocks && blocks == Blocks ? this : this with { Blocks = blocks };
+
+    /// <inheritdoc/>
+    public override bool IsBlank => Blocks.IsEmpty;
 }

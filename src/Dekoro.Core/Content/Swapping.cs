@@ -1,5 +1,3 @@
-using Dekoro.Core.Arrangements;
-
 namespace Dekoro.Core.Content;
 
 /// <summary>Puts another picture into places where one stands.</summary>
@@ -23,26 +21,4 @@ public static class Swapping
                 }
                 : figure
         );
-
-    /// <param name="altByPlace">The items that change, by id, each with its own words from then on; null takes the
-    /// library's. Of a step the picture alone changes.</param>
-    public static Arrangement Swap(
-        Arrangement set,
-        string toAsset,
-        IReadOnlyDictionary<(string ItemId, bool IsStep), string?> altByPlace
-    )
-    {
-        return set with { Items = [.. set.Items.Select(Own).Select(Step)] };
-
-        ArrangementItem Own(ArrangementItem item) =>
-            altByPlace.TryGetValue((item.Id, false), out var alt)
-                ? item with
-                {
-                    AssetId = toAsset,
-                    Alt = item.Alt with { Own = alt },
-                }
-                : item;
-        ArrangementItem Step(ArrangementItem item) =>
-            altByPlace.ContainsKey((item.Id, true)) ? item with { StepAssetId = toAsset } : item;
-    }
 }

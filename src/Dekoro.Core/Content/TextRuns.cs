@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Links;
 
@@ -9,41 +8,7 @@ public static class TextRuns
 {
     /// <returns>Each run with the innermost piece that holds it.</returns>
     public static IEnumerable<(Block Block, TextRun Run)> In(Block block) =>
-        Walk.Over([block]).SelectMany(b => OwnRuns(b).Select(run => (b, run)));
-
-    private static IEnumerable<TextRun> OwnRuns(Block block) =>
-        block switch
-        {
-            ButtonBlock { Link.Length: > 0 } b => [new TextRun(b.Text, Link: b.Link)],
-            FilesBlock files => files.Files.Select(file => new TextRun(
-                file.Words ?? "",
-                Link: Link.File.Scheme + file.FileId
-            )),
-            _ => LineOf(block)
-                .Select(i =>
-                    i switch
-                    {
-                        TextRun run => run,
-                        LinePicture { Link: { } link } => new TextRun("", Link: link),
-                        _ => null,
-                    }
-                )
-                .OfType<TextRun>(),
-        };
-
-    /// <summary>The lines of a piece of words, paragraph by paragraph; none where other pieces stand in it.</summary>
-    public static IEnumerable<(Block Block, ImmutableArray<Inline> Inlines)> LinesIn(Block block) =>
-        block is ColumnsBlock or BackdropBlock or ArrangementBlock
-            ? []
-            : Walk.Over([block]).Select(b => (b, LineOf(b))).Where(l => l.Item2.Length > 0);
-
-    private static ImmutableArray<Inline> LineOf(Block block) =>
-        block switch
-        {
-            ParagraphBlock p => p.Inlines,
-            HeadingBlock h => h.Inlines,
-            _ => [],
-        };
+        Walk.Over([block]).SelectMany(b => b.Runs().Select(run => (b, run)));
 
     /// <summary>A figure's link as it would be written in text; null for none, and for its own large file.</summary>
     public static string? LinkOf(FigureBlock figure) =>

@@ -15,7 +15,7 @@ namespace Dekoro.Core.Layout;
 /// <param name="Layouts">Their boxes, by number in <paramref name="Figures"/>.</param>
 /// <param name="BelowPx">Room kept below each picture for its caption, CSS px.</param>
 public sealed record ArrangementPlan(
-    ArrangementBlock Block,
+    ResolvedArrangement Block,
     ImmutableArray<FigureBlock> Figures,
     SlotWidth Room,
     PerClass<GalleryLayout> Layouts,
@@ -30,10 +30,10 @@ public sealed record ArrangementPlan(
     private ImmutableArray<double> Shapes { get; init; }
 
     /// <summary>How it shows its pictures at once.</summary>
-    public Gallery Gallery => Block.Arrangement!.Gallery;
+    public Gallery Gallery => Block.Arrangement.Gallery;
 
     /// <summary>Whether it shows all its pictures at once.</summary>
-    public bool IsGallery => Block.Arrangement!.Kind == ArrangementKind.Gallery;
+    public bool IsGallery => Block.Arrangement.Kind == ArrangementKind.Gallery;
 
     /// <summary>
     /// Beside words over a slide; between arrows at its sides and words; lines of words are no longer than this. CSS
@@ -44,11 +44,11 @@ public sealed record ArrangementPlan(
         WordsMostPx = 560;
 
     /// <summary>How words over slides are set: as in a band where one is seen at a time.</summary>
-    public Setting WordsSetting => Block.Arrangement!.Kind == ArrangementKind.Slider ? Setting.Band : Setting.Cell;
+    public Setting WordsSetting => Block.Arrangement.Kind == ArrangementKind.Slider ? Setting.Band : Setting.Cell;
 
     /// <summary>From a slide's sides to its words, CSS px.</summary>
     public double WordsInsetPx(WidthClass c) =>
-        Block.Arrangement!.Slider.Arrows == ArrowsAt.Inside && !WordsBelow[c]
+        Block.Arrangement.Slider.Arrows == ArrowsAt.Inside && !WordsBelow[c]
             ? Controls.ArrowPx + ArrowsGapPx
             : WordsPaddingPx;
 
@@ -142,9 +142,9 @@ public sealed record ArrangementPlan(
     public int Again =>
         !Slider.Loops || IsGallery
             ? 0
-            : Math.Min(Figures.Length, WidthClasses.All.Max(c => Block.Arrangement!.InView[c]) + 1);
+            : Math.Min(Figures.Length, WidthClasses.All.Max(c => Block.Arrangement.InView[c]) + 1);
 
-    private Slider Slider => Block.Arrangement!.Slider;
+    private Slider Slider => Block.Arrangement.Slider;
 
     /// <summary>How wide and high what leads to one stop is, CSS px.</summary>
     private double StepPx =>
@@ -184,23 +184,24 @@ public sealed record ArrangementPlan(
     /// <summary>Room above and below for the links to its other parts, CSS px.</summary>
     private double SheetsPx =>
         Block.Sheets < 2 ? 0
-        : Block.Arrangement!.Paging!.Links == PageLinksAt.Both ? 2 * PageLinksPx
+        : Block.Arrangement.Paging!.Links == PageLinksAt.Both ? 2 * PageLinksPx
         : PageLinksPx;
 
     private double NarrowAt(WidthClass c) => Room.At(Math.Max(Screens.NarrowestPx, Page.Style.Classes.FromPx(c)));
 
     /// <summary>Which pictures each stop begins with, on each class.</summary>
     public PerClass<ImmutableArray<int>> Stops =>
-        new PerClass<int>().Select((c, _) => Block.Arrangement!.StopsOn(c, Figures.Length));
+        new PerClass<int>().Select((c, _) => Block.Arrangement.StopsOn(c, Figures.Length));
 
     /// <returns>Null where there is nothing to show.</returns>
     public static ArrangementPlan? Of(
-        ArrangementBlock block,
+        ResolvedArrangement block,
         Func<FigureBlock, PictureFacts?> pictureOf,
         PageLayout page
     )
     {
-        if (block.Arrangement is not { } set || block.Figures is not { IsEmpty: false } figures)
+        var set = block.Arrangement;
+        if (block.Pictures is not { IsEmpty: false } figures)
             return null;
         var room = page.SlotOf(new FigureSize.ByRole(block.Reach));
         var pictures = figures.Select(pictureOf).ToList();
@@ -283,7 +284,7 @@ public sealed record ArrangementPlan(
                 ))
             );
 
-    private FrameStyle Frame => Page.Style.LookOf(Block.Arrangement!.Look);
+    private FrameStyle Frame => Page.Style.LookOf(Block.Arrangement.Look);
 
     private SlotWidth Framed(SlotWidth box, double shape) =>
         box.Framed(Frame.EdgePx, Frame.PaddingPx, FrameStyle.MostPaddingOf(shape));

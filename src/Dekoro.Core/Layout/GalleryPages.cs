@@ -1,5 +1,4 @@
 using System.Globalization;
-using Dekoro.Core.Content;
 using Dekoro.Core.Links;
 
 namespace Dekoro.Core.Layout;
@@ -11,17 +10,17 @@ namespace Dekoro.Core.Layout;
 public static class GalleryPages
 {
     /// <returns>The page itself first.</returns>
-    public static IEnumerable<PageSource> Of(PageSource page)
+    public static IEnumerable<ResolvedPage> Of(ResolvedPage page)
     {
         yield return First(page);
-        foreach (var set in page.Document.Arrangements.Where(a => a.Sheets > 1))
+        foreach (var set in page.Arrangements.Where(a => a.Sheets > 1))
             for (var n = 2; n <= set.Sheets; n++)
                 yield return At(page, set, n);
     }
 
     /// <summary>The page on which every gallery shows its first part.</summary>
-    public static PageSource First(PageSource page) =>
-        page.Document.Arrangements.All(a => a.Sheet is not null)
+    public static ResolvedPage First(ResolvedPage page) =>
+        page.Arrangements.All(a => a.Sheet is not null)
             ? page
             : page with
             {
@@ -29,21 +28,20 @@ public static class GalleryPages
             };
 
     /// <summary>The page with one of its galleries further on; itself where there is no such part.</summary>
-    public static PageSource At(PageSource page, string? setId, int n) =>
-        page.Document.Arrangements.FirstOrDefault(a => a.Id == setId) is { } set && n > 1 && n <= set.Sheets
+    public static ResolvedPage At(ResolvedPage page, string? setId, int n) =>
+        page.Arrangements.FirstOrDefault(a => a.Id == setId) is { } set && n > 1 && n <= set.Sheets
             ? At(page, set, n)
             : First(page);
 
     /// <summary>Where a part of a gallery stands under the site. No page has an underscore in its address.</summary>
-    public static string PathOf(PageSource page, ArrangementBlock set, int n)
+    public static string PathOf(ResolvedPage page, ResolvedArrangement set, int n)
     {
         if (n == 1)
             return page.Path;
         var name =
-            Slug.Of(set.Arrangement!.Name) is { Length: > 0 } slug
-            && page.Document.Arrangements.Count(a =>
-                a.ArrangementId == set.ArrangementId || Slug.Of(a.Arrangement?.Name ?? "") == slug
-            ) == 1
+            Slug.Of(set.Arrangement.Name) is { Length: > 0 } slug
+            && page.Arrangements.Count(a => a.ArrangementId == set.ArrangementId || Slug.Of(a.Arrangement.Name) == slug)
+                == 1
                 ? slug
                 : set.Id;
         return string.Create(
@@ -52,7 +50,7 @@ public static class GalleryPages
         );
     }
 
-    private static PageSource At(PageSource page, ArrangementBlock set, int n) =>
+    private static ResolvedPage At(ResolvedPage page, ResolvedArrangement set, int n) =>
         page with
         {
             Id = string.Create(CultureInfo.InvariantCulture, $"{page.Id}~{set.Id}~{n}"),

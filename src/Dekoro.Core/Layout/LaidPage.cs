@@ -18,7 +18,7 @@ public sealed class LaidPage(Document page, Func<FigureBlock, PictureFacts?> pic
     public Document Page => page;
 
     /// <summary>Where the pictures of an arrangement stand; null where it is no more or shows none.</summary>
-    public ArrangementPlan? SetOf(ArrangementBlock block)
+    public ArrangementPlan? SetOf(ResolvedArrangement block)
     {
         if (!_sets.TryGetValue(block.Id, out var plan) && ArrangementPlan.Of(block, pictureOf, layout) is { } made)
             _sets[block.Id] = plan = made;

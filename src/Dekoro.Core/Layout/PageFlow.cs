@@ -23,14 +23,14 @@ public sealed class PageFlow
     private readonly PageLayout _layout;
     private readonly WidthClass _class;
     private readonly Func<FigureBlock, PictureFacts?> _pictureOf;
-    private readonly Func<ArrangementBlock, ArrangementPlan?> _setOf;
+    private readonly Func<ResolvedArrangement, ArrangementPlan?> _setOf;
     private readonly double _viewport;
 
     private PageFlow(
         PageLayout layout,
         WidthClass c,
         Func<FigureBlock, PictureFacts?> pictureOf,
-        Func<ArrangementBlock, ArrangementPlan?> setOf
+        Func<ResolvedArrangement, ArrangementPlan?> setOf
     )
     {
         (_layout, _class, _pictureOf, _setOf) = (layout, c, pictureOf, setOf);
@@ -46,7 +46,7 @@ public sealed class PageFlow
         Func<FigureBlock, PictureFacts?> pictureOf,
         PageLayout layout,
         WidthClass c,
-        Func<ArrangementBlock, ArrangementPlan?> setOf,
+        Func<ResolvedArrangement, ArrangementPlan?> setOf,
         double untilPx = double.PositiveInfinity
     )
     {
@@ -104,13 +104,13 @@ public sealed class PageFlow
     private bool IsSeen(Block block) =>
         block switch
         {
-            ArrangementBlock set => !set.Figures.IsEmpty,
+            ResolvedArrangement set => !set.Pictures.IsEmpty,
             FigureBlock figure => !figure.IsEmpty && !figure.IsHiddenOn(_class),
             _ => true,
         };
 
     private static bool IsPlaced(Block block) =>
-        block is FigureBlock or ColumnsBlock or BandBlock or FilesBlock or ArrangementBlock;
+        block is FigureBlock or ColumnsBlock or BandBlock or FilesBlock or ResolvedArrangement;
 
     /// <summary>A picture with words beside it: what follows begins where it does.</summary>
     private Standpoint Beside(FigureBlock figure, Standpoint at, Setting setting, double left)
@@ -131,7 +131,7 @@ public sealed class PageFlow
                 return Rows(columns, at.Below, across);
             case FigureBlock figure:
                 return Figure(figure, room.Left, at.Below, cell ?? _layout.SlotOf(figure.Size).At(_viewport));
-            case ArrangementBlock set:
+            case ResolvedArrangement set:
                 return Set(set, at.Below);
             case FilesBlock files:
                 return Files(files, room with { Top = at.Below, Width = cell ?? room.Width });
@@ -356,7 +356,7 @@ public sealed class PageFlow
     }
 
     /// <summary>The pictures of an arrangement, each in its box.</summary>
-    private double Set(ArrangementBlock block, double top)
+    private double Set(ResolvedArrangement block, double top)
     {
         if (_setOf(block) is not { } plan)
             return top;

@@ -17,7 +17,7 @@ internal sealed class Placements(PageLayout layout, LaidPage page)
             ColumnsBlock columns => layout.CellOf(columns.InRow, columns.Extent) is var slot
                 ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(InCell(cell, Inside(slot, cell))))
                 : [],
-            ArrangementBlock set => page.SetOf(set) is { } plan ? plan.Stands : [],
+            ResolvedArrangement set => page.SetOf(set) is { } plan ? plan.Stands : [],
             BandBlock band => Behind(band, layout.Page).Concat(band.Blocks.SelectMany(one => Of(one, Setting.Band))),
             _ => InLines(block, layout.Column, setting),
         };
@@ -28,8 +28,8 @@ internal sealed class Placements(PageLayout layout, LaidPage page)
         );
 
     private IEnumerable<Placement> InLines(Block words, SlotWidth room, Setting setting) =>
-        Document
-            .InLinesOf(words)
+        Walk.Over([words])
+            .SelectMany(piece => piece.Figures())
             .Select(figure => new Placement(figure, layout, new(true, true, true), room, null)
             {
                 InLinePx = TypeScale.InLinePx(

@@ -1,4 +1,6 @@
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Content;
+using Dekoro.Core.Layout;
 using Dekoro.Core.Media;
 
 namespace Dekoro.Core.Planning;
@@ -9,22 +11,7 @@ internal static class KnownDocument
     /// <summary>Where another picture that was chosen for a class is gone, the usual one stands.</summary>
     public static Document Of(Document page, IReadOnlyDictionary<string, PictureFacts> pictures)
     {
-        page = page.WithArrangements(
-            (_, there) =>
-                there is { } set
-                    ? set with
-                    {
-                        Items =
-                        [
-                            .. set
-                                .Items.Where(i => i.IsWordsAlone || !IsGone(i.AssetId))
-                                .Select(i =>
-                                    i.StepAssetId is { } step && IsGone(step) ? i with { StepAssetId = null } : i
-                                ),
-                        ],
-                    }
-                    : null
-        );
+        page = page.WithArrangements(set => set with { Items = [.. set.Items.Where(IsKnown).Select(Known)] });
         return page.Figures.Any(f => f.Assets.Skip(1).Any(IsGone))
             ? page.WithFigures(f =>
                 f with
@@ -35,6 +22,11 @@ internal static class KnownDocument
                 }
             )
             : page;
+
+        bool IsKnown(ArrangementItem item) => item.IsWordsAlone || !IsGone(item.AssetId);
+
+        ArrangementItem Known(ArrangementItem item) =>
+            item.StepAssetId is { } step && IsGone(step) ? item with { StepAssetId = null } : item;
 
         bool IsGone(string id) => !pictures.ContainsKey(id);
     }

@@ -20,7 +20,7 @@ internal static class LoadingOrder
         foreach (var c in byVisits)
         {
             var seen = laid.InFirstScreen(c)
-                .SelectMany(l => Document.InLinesOf(l.Block).Select(f => f.Id).Prepend(l.Block.Id))
+                .SelectMany(l => l.Block.Line.OfType<LinePicture>().Select(one => one.Figure.Id).Prepend(l.Block.Id))
                 .ToHashSet();
             var inView = page.Figures.Where(f => PlaceOn(f, c) is not null && seen.Contains(f.Id)).ToList();
             foreach (var f in inView)

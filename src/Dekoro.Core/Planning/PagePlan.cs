@@ -11,8 +11,8 @@ namespace Dekoro.Core.Planning;
 /// <param name="Page">The same without what is no longer in the library.</param>
 /// <param name="Links">Every link of its words, as it was read.</param>
 public sealed record PagePlan(
-    PageSource Asked,
-    PageSource Page,
+    ResolvedPage Asked,
+    ResolvedPage Page,
     PlanFacts Facts,
     PageLayout Layout,
     PagePieces Pieces,

@@ -14,7 +14,7 @@ public static class PagePlanner
 {
     /// <summary>Where the page's pictures stand, before any ladder is chosen.</summary>
     public static ImmutableArray<Place> PlacesOf(
-        PageSource page,
+        ResolvedPage page,
         PageLayout layout,
         IReadOnlyDictionary<string, PictureFacts> pictures
     ) =>
@@ -47,7 +47,7 @@ public static class PagePlanner
         ];
 
     /// <summary>Decides everything about a page that its readers and its checks need to know.</summary>
-    public static PagePlan Plan(PageSource given, PlanFacts facts)
+    public static PagePlan Plan(ResolvedPage given, PlanFacts facts)
     {
         var asked = GalleryPages.First(given);
         var page = asked with
@@ -69,7 +69,7 @@ public static class PagePlanner
     }
 
     private static ImmutableDictionary<string, FigurePlan> FiguresOf(
-        PageSource page,
+        ResolvedPage page,
         LaidPage laid,
         PageLayout layout,
         PlanFacts facts
@@ -122,7 +122,11 @@ public static class PagePlanner
     }
 
     private static ImmutableDictionary<string, ArrangementPlan> SetsOf(LaidPage laid) =>
-        laid.Page.Arrangements.Select(laid.SetOf).OfType<ArrangementPlan>().ToImmutableDictionary(s => s.Block.Id);
+        ResolvedBlocks
+            .ShownOn(laid.Page)
+            .Select(laid.SetOf)
+            .OfType<ArrangementPlan>()
+            .ToImmutableDictionary(s => s.Block.Id);
 
     private static ImmutableDictionary<string, LinkReading> LinksOf(Document page, SiteAddresses addresses) =>
         page

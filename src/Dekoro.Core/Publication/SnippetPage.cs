@@ -23,17 +23,14 @@ public static class SnippetPage
     public static bool IsPath(string path) => path.StartsWith("shown_/", StringComparison.Ordinal);
 
     /// <summary>A page with the arrangement alone.</summary>
-    public static PageSource PageOf(Arrangement set) =>
-        new(
-            "shown-" + set.Id,
-            set.Name,
-            PathOf(set.Id),
-            "",
-            new Document([new ArrangementBlock(BlockId, set.Id, SizeRole.Edge) { Arrangement = set }])
-        )
+    public static ResolvedPage PageOf(Arrangement set)
+    {
+        var alone = new Document([new ResolvedArrangement(BlockId, set, SizeRole.Edge)]);
+        return ResolvedPage.Of("shown-" + set.Id, new(set.Name, PathOf(set.Id), "", alone), _ => null) with
         {
             IsBare = true,
         };
+    }
 
     /// <summary>
     /// How high a frame is to be on each class of screen, in the frame's own width: never less than is needed, and no

@@ -1,3 +1,4 @@
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Layout;
@@ -60,11 +61,13 @@ public partial class GroundView
         System.Text.Json.JsonSerializer.Serialize(
             new
             {
-                stays = Ground.Followers.Select(f => f.StayMs).Prepend(Ground.Block.Ground.Set!.Slider.StayMs),
-                change = Ground.Block.Ground.Set.Slider.ChangeMs,
-                loops = Ground.Block.Ground.Set.Slider.Loops,
+                stays = Ground.Followers.Select(f => f.StayMs).Prepend(Moving.StayMs),
+                change = Moving.ChangeMs,
+                loops = Moving.Loops,
             }
         );
+
+    private Slider Moving => ((ResolvedBand)Ground.Block).Set.Slider;
 
     private string Tile(FigurePlan behind)
     {

@@ -20,9 +20,8 @@ public partial class PageView
     private List<MenuEntry> Menu => [.. Model.Frame.Menu.Where(e => e.Path.Length > 0)];
     private string Title => Model.IsFront ? Model.Frame.Name : $"{Model.Plan.Page.Title}{Part} · {Model.Frame.Name}";
     private string Part =>
-        Model.Plan.Page is { Sheet: { } part } page
-        && page.Document.Arrangements.First(a => a.Id == part.SetId) is var set
-            ? $", {set.Arrangement!.Name} {set.Sheet} / {set.Sheets}"
+        Model.Plan.Page is { Sheet: { } part } page && page.Arrangements.First(a => a.Id == part.SetId) is var set
+            ? $", {set.Arrangement.Name} {set.Sheet} / {set.Sheets}"
             : "";
     private string AssetRoot => Model.IsProof ? "/proof/assets/" : Model.Root + "assets/";
     private string Front =>

@@ -85,7 +85,7 @@ public partial class SetView
     /// <summary>What the larger view of this set offers, for its script.</summary>
     internal static string ViewOf(ArrangementPlan set)
     {
-        var view = set.Block.Arrangement!.Larger;
+        var view = set.Block.Arrangement.Larger;
         return string.Join(
             ' ',
             new[]

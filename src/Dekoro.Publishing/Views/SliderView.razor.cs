@@ -14,7 +14,7 @@ public partial class SliderView
     [Parameter, EditorRequired]
     public required ArrangementPlan Set { get; set; }
 
-    private Slider Slider => Set.Block.Arrangement!.Slider;
+    private Slider Slider => Set.Block.Arrangement.Slider;
     private string Classes =>
         $"set slider fig-{SiteCss.NameOf(Set.Block.Reach)} captions-{SiteCss.NameOf(Slider.Captions)}";
     private Dictionary<string, SlideBlock> Words => Set.Block.Slides.ToDictionary(s => s.FigureId);
@@ -31,7 +31,7 @@ public partial class SliderView
         Json(
             new
             {
-                stays = WidthClasses.All.Select(c => Set.Block.Arrangement!.StaysOn(c)),
+                stays = WidthClasses.All.Select(c => Set.Block.Arrangement.StaysOn(c)),
                 change = Slider.ChangeMs,
                 kind = SiteCss.NameOf(Slider.Change),
                 plays = Slider.PlaysItself,

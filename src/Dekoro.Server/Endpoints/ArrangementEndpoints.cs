@@ -207,13 +207,8 @@ internal static class ArrangementEndpoints
                 409,
                 "As HTML it shows the public site's files: put it on a page and publish that first."
             );
-        var page = new PageSource(
-            "out-" + set.Id,
-            set.Name,
-            "out",
-            "",
-            new Document([new ArrangementBlock("set", set.Id, SizeRole.Wide)])
-        );
+        var alone = new Document([new ArrangementBlock("set", set.Id, SizeRole.Wide)]);
+        var page = planning.PageOf("out-" + set.Id, new(set.Name, "out", "", alone));
         return await preview.MarkupAsync(page, "set", $"{site}/live/") is { } html
             ? Results.Text(html, "text/html")
             : Problems.Of(409, "There is nothing to take out: add pictures first.");

@@ -27,9 +27,8 @@ public sealed class DraftPreview(
     private static readonly ProofAddresses Addresses = new();
 
     /// <param name="after">The mark of the look that is shown now; null for none.</param>
-    public async Task<DraftPreviewResponse> AtAsync(PageSource page, string? after = null)
+    public async Task<DraftPreviewResponse> AtAsync(ResolvedPage page, string? after = null)
     {
-        page = planning.Whole(page);
         var plan = PagePlanner.Plan(page, planning.Facts(page));
         var model = new PageModel(plan, planning.Frame(), Addresses, "", IsProof: true);
         // Beside each other: on a long page each takes as long.
@@ -63,9 +62,8 @@ public sealed class DraftPreview(
     /// <summary>
     /// One piece as the public page will have it, laid out to be read; null where the page has no such piece.
     /// </summary>
-    public async Task<string?> MarkupAsync(PageSource page, string blockId, string? root = null)
+    public async Task<string?> MarkupAsync(ResolvedPage page, string blockId, string? root = null)
     {
-        page = planning.Whole(page);
         var plan = PagePlanner.Plan(page, planning.Facts(page));
         var assets = workspace.Assets.FindMany([.. plan.Assets.Distinct()]).ToDictionary(a => a.Id);
         var model = new PageModel(
@@ -84,9 +82,8 @@ public sealed class DraftPreview(
     /// <summary>
     /// What a device of this viewport and pixel ratio takes of the page as it is written now, in the page's order.
     /// </summary>
-    public IReadOnlyList<FileTaken> On(PageSource page, double viewportCssPx, double pixelRatio)
+    public IReadOnlyList<FileTaken> On(ResolvedPage page, double viewportCssPx, double pixelRatio)
     {
-        page = planning.Whole(page);
         var plan = PagePlanner.Plan(page, planning.Facts(page));
         return
         [
@@ -108,9 +105,8 @@ public sealed class DraftPreview(
     /// <summary>
     /// What of a page would come when on a line, with words as they are packed on their way (RFC 1952).
     /// </summary>
-    public async Task<PerClass<LoadTimeline>> RehearseAsync(PageSource page, VisitorLine line)
+    public async Task<PerClass<LoadTimeline>> RehearseAsync(ResolvedPage page, VisitorLine line)
     {
-        page = planning.Whole(page);
         var plan = PagePlanner.Plan(page, planning.Facts(page));
         var text = PackedBytes(await PageAsync(page, Addresses)) + PackedBytes(SiteCss.Write(plan.Layout));
         return new PerClass<int>().Select((c, _) => LoadTimeline.Of(plan, c, line, text));
@@ -153,14 +149,10 @@ public sealed class DraftPreview(
 
     /// <param name="pending">Pictures that are not in the library yet.</param>
     public Task<string> PageAsync(
-        PageSource page,
+        ResolvedPage page,
         IFileAddresses addresses,
         IEnumerable<PictureFacts>? pending = null
-    ) =>
-        PageAsync(
-            PagePlanner.Plan(planning.Whole(page), planning.Facts(planning.Whole(page), pending: pending)),
-            addresses
-        );
+    ) => PageAsync(PagePlanner.Plan(page, planning.Facts(page, pending: pending)), addresses);
 
     public Task<string> PageAsync(PagePlan plan, IFileAddresses addresses) =>
         renderer.PageAsync(new PageModel(plan, planning.Frame(), addresses, "", IsProof: true), "");

@@ -287,7 +287,7 @@ internal static class IntakeEndpoints
                 FigureBlock => "picture",
                 _ => "text",
             },
-            PlainText.Of(block),
+            block.ToPlainText(),
             (block as FigureBlock)?.AssetId
         );
 
@@ -312,14 +312,14 @@ internal static class IntakeEndpoints
         var out1 = without.Split(',', StringSplitOptions.RemoveEmptyEntries).ToHashSet();
         var words = Inserting.WithPictures(pending.Words, picture => out1.Contains(picture) ? null : picture);
         var heading = string.IsNullOrWhiteSpace(title) ? pending.Title : title;
-        PageSource source;
+        ResolvedPage source;
         if (page is null)
-            source = new("new", heading, making.PathFor(kind, heading), "", words);
+            source = planning.PageOf("new", new(heading, making.PathFor(kind, heading), "", words));
         else if (workspace.Pages.Find(page) is { } there)
-        {
-            var now = planning.SourceOf(there);
-            source = now with { Document = Inserting.Into(now.Document, after, words, PageMaking.NewBlockId) };
-        }
+            source = planning.PageOf(
+                there,
+                Inserting.Into(planning.DocumentOf(there), after, words, PageMaking.NewBlockId)
+            );
         else
             return Problems.NoPage();
         MediaEndpoints.AsProof(response);

@@ -165,7 +165,7 @@ internal static class MediaEndpoints
                 return Problems.NoState();
             page = page with { Title = then.Title, Summary = then.Summary, Draft = then.Draft, Version = -version };
         }
-        var source = GalleryPages.At(planning.SourceOf(page), set, sheet ?? 1);
+        var source = GalleryPages.At(planning.PageOf(page), set, sheet ?? 1);
         if (desk is not null)
             return Results.Text(await preview.PageAsync(source, DraftPreview.ForDesk), "text/html");
         var plan = PagePlanner.Plan(source, planning.Facts(source));

@@ -5,7 +5,6 @@ using Dekoro.Application.Publication;
 using Dekoro.Core.Checks;
 using Dekoro.Core.Content;
 using Dekoro.Core.Delivery;
-using Dekoro.Core.Layout;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Responsive;
 using Dekoro.Server.Contracts;
@@ -59,12 +58,7 @@ internal static class PageEndpoints
                     p.PublishedAt,
                     [.. planning.DocumentOf(p).Figures.SelectMany(f => f.Assets).Where(facts.Pictures.ContainsKey)],
                     PageChecks
-                        .Of(
-                            PagePlanner.Plan(
-                                planning.SourceOf(p),
-                                p.IsOn ? facts : planning.Facts(planning.SourceOf(p))
-                            )
-                        )
+                        .Of(PagePlanner.Plan(planning.PageOf(p), p.IsOn ? facts : planning.Facts(planning.PageOf(p))))
                         .Length
                 )),
         ];
@@ -130,6 +124,7 @@ internal static class PageEndpoints
         string id,
         DraftChange change,
         Workspace workspace,
+        PlanningContext planning,
         DraftPreview preview,
         string? after = null
     )
@@ -141,7 +136,7 @@ internal static class PageEndpoints
             return Problems.NotADocument(reading.Errors);
         return TypedResults.Ok(
             await preview.AtAsync(
-                new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document),
+                planning.PageOf(id, new(change.Title, page.Path, change.Summary ?? "", reading.Document)),
                 after
             )
         );
@@ -164,7 +159,7 @@ internal static class PageEndpoints
                 "A device has a viewport of 1 to 20000 px and a pixel ratio of 0.25 to 10.",
                 "viewportPx"
             );
-        return TypedResults.Ok(preview.On(planning.SourceOf(page), viewportPx, pixelRatio));
+        return TypedResults.Ok(preview.On(planning.PageOf(page), viewportPx, pixelRatio));
     }
 
     private static async Task<Results<Ok<PerClass<LoadTimeline>>, ProblemHttpResult>> Rehearse(
@@ -178,7 +173,7 @@ internal static class PageEndpoints
         if (workspace.Pages.Find(id) is not { } page)
             return Problems.NoPage();
         return VisitorLine.Offered.FirstOrDefault(l => l.Name == line) is { } offered
-            ? TypedResults.Ok(await preview.RehearseAsync(planning.SourceOf(page), offered))
+            ? TypedResults.Ok(await preview.RehearseAsync(planning.PageOf(page), offered))
             : Problems.Of(400, $"A line is {string.Join(", ", VisitorLine.Offered.Select(l => l.Name))}.", "line");
     }
 
@@ -187,6 +182,7 @@ internal static class PageEndpoints
         string block,
         DraftChange change,
         Workspace workspace,
+        PlanningContext planning,
         DraftPreview preview
     )
     {
@@ -197,7 +193,7 @@ internal static class PageEndpoints
             return Problems.NotADocument(reading.Errors);
         return
             await preview.MarkupAsync(
-                new PageSource(id, change.Title, page.Path, change.Summary ?? "", reading.Document),
+                planning.PageOf(id, new(change.Title, page.Path, change.Summary ?? "", reading.Document)),
                 block
             )
                 is { } html

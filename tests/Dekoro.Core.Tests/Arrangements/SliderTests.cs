@@ -115,15 +115,16 @@ public sealed class SliderTests
         Assert.Equal(few.HeightAt(WidthClass.Desktop, 1120), many.HeightAt(WidthClass.Desktop, 1120));
         // A gallery shows none of them, and keeps them.
         Assert.Empty(
-            new ArrangementBlock("set", "a", SizeRole.Wide)
-            {
-                Arrangement = Set(ArrangementKind.Gallery, Slider.Usual, Item("kite", title: "Kites")),
-            }.Slides
+            new ResolvedArrangement(
+                "set",
+                Set(ArrangementKind.Gallery, Slider.Usual, Item("kite", title: "Kites")),
+                SizeRole.Wide
+            ).Slides
         );
 
         static ArrangementPlan Plan(Arrangement set) =>
             ArrangementPlan.Of(
-                new ArrangementBlock("set", "a", SizeRole.Wide) { Arrangement = set },
+                new ResolvedArrangement("set", set, SizeRole.Wide),
                 f => Sample.Picture(f.AssetId, 2400, 1600),
                 new PageLayout(new SiteStyle())
             )!;
@@ -141,20 +142,22 @@ public sealed class SliderTests
             Gallery = Gallery.Usual with { Paging = new(4, PageLinksAt.Below, PageLinksLook.Words) },
         };
         var other = set with { Id = "b", Name = "Dunes", Items = [.. set.Items.Take(5)] };
-        ArrangementBlock One(string id, Arrangement of) => new(id, of.Id, SizeRole.Wide) { Arrangement = of };
-        var page = new PageSource("p", "Hall", "hall", "", new Document([One("x", set), One("y", other)]));
+        ResolvedArrangement One(string id, Arrangement of) => new(id, of, SizeRole.Wide);
+        var page = ResolvedPage.Of("p", new("Hall", "hall", "", new Document([One("x", set), One("y", other)])), _ =>
+            null
+        );
         var sheets = GalleryPages.Of(page).ToList();
         Assert.Equal(["hall", "hall/kites_2", "hall/kites_3", "hall/dunes_2"], sheets.Select(s => s.Path));
         Assert.Equal(sheets.Count, sheets.Select(s => s.Id).Distinct().Count());
         Assert.All(sheets, s => Assert.Equal("p", s.Main.Id));
-        string[] On(PageSource sheet, string block) =>
-            [.. sheet.Document.Arrangements.Single(a => a.Id == block).Figures.Select(f => f.AssetId)];
+        string[] On(ResolvedPage sheet, string block) =>
+            [.. sheet.Arrangements.Single(a => a.Id == block).Pictures.Select(f => f.AssetId)];
         Assert.Equal(set.Items.Select(i => i.AssetId), sheets.Take(3).SelectMany(s => On(s, "x")));
         Assert.Equal(4, On(sheets[3], "x").Length);
         Assert.Equal(["i4"], On(sheets[3], "y"));
         Assert.Equal(
             [(0, 11), (4, 11), (8, 11)],
-            sheets.Take(3).Select(s => s.Document.Arrangements.Single(a => a.Id == "x").LargerOnSheets)
+            sheets.Take(3).Select(s => s.Arrangements.Single(a => a.Id == "x").LargerOnSheets)
         );
         Assert.Equal(sheets[2].Id, GalleryPages.At(page, "x", 3).Id);
         Assert.Equal("p", GalleryPages.At(page, "x", 9).Id);
@@ -210,13 +213,7 @@ public sealed class SliderTests
         static string[] Found(Slider slider, ColourGrid? grid)
         {
             var set = Set(ArrangementKind.Slider, slider, Item("kite"), Item("dune"));
-            var page = new PageSource(
-                "p",
-                "Home",
-                "",
-                "",
-                new Document([new ArrangementBlock("set", "a", SizeRole.Wide) { Arrangement = set }])
-            );
+            var page = Sample.Page(new ResolvedArrangement("set", set, SizeRole.Wide));
             var pictures = new[] { Sample.Picture("kite"), Sample.Picture("dune") }.ToDictionary(p => p.Id);
             var facts = new PlanFacts(new SiteStyle(), pictures, Sample.Museum, [])
             {
@@ -237,9 +234,9 @@ public sealed class SliderTests
         var inside = new SliderControls(ControlSize.Large, null, StepsInside: true);
         ArrangementPlan Plan(int count, SliderControls controls) =>
             ArrangementPlan.Of(
-                new ArrangementBlock("set", "a", SizeRole.Wide)
-                {
-                    Arrangement = Set(
+                new ResolvedArrangement(
+                    "set",
+                    Set(
                         ArrangementKind.Slider,
                         Slider.Usual with
                         {
@@ -249,7 +246,8 @@ public sealed class SliderTests
                         },
                         [.. Enumerable.Range(0, count).Select(i => Item($"p{i}", title: "Kites"))]
                     ),
-                },
+                    SizeRole.Wide
+                ),
                 f => Sample.Picture(f.AssetId, 2400, 1600),
                 new PageLayout(new SiteStyle())
             )!;

@@ -253,7 +253,8 @@ public sealed class DocumentTests
                 var (was, now) in document
                     .Blocks.Zip(swapped.Blocks)
                     .Where(b =>
-                        b.First is not (FigureBlock or ColumnsBlock or BandBlock) && !Document.InLinesOf(b.First).Any()
+                        b.First is not (FigureBlock or ColumnsBlock or BandBlock)
+                        && !new Document([b.First]).Figures.Any()
                     )
             )
                 Assert.Same(was, now);

@@ -65,8 +65,8 @@ public sealed class InsertingTests
                     var where = after is null ? page.Blocks.Length : at + 1;
                     Assert.Equal(page.Blocks, whole.Blocks.RemoveRange(where, pieces.Blocks.Length));
                     Assert.Equal(
-                        pieces.Blocks.Select(PlainText.Of),
-                        whole.Blocks.Skip(where).Take(pieces.Blocks.Length).Select(PlainText.Of)
+                        pieces.Blocks.Select(b => b.ToPlainText()),
+                        whole.Blocks.Skip(where).Take(pieces.Blocks.Length).Select(b => b.ToPlainText())
                     );
                     var ids = whole.Blocks.SelectMany(AllIds).ToList();
                     Assert.All(whole.Blocks.Skip(where).Take(pieces.Blocks.Length).SelectMany(AllIds), id =>
@@ -92,8 +92,8 @@ public sealed class InsertingTests
             );
             Assert.Equal(left.Figures, Inserting.WithPictures(left, asset => asset).Figures);
             Assert.Equal(
-                pieces.Blocks.Select(PlainText.Of).Where(t => t.Length > 0),
-                left.Blocks.Select(PlainText.Of).Where(t => t.Length > 0)
+                pieces.Blocks.Select(b => b.ToPlainText()).Where(t => t.Length > 0),
+                left.Blocks.Select(b => b.ToPlainText()).Where(t => t.Length > 0)
             );
         });
 
@@ -101,33 +101,29 @@ public sealed class InsertingTests
     public void Plain_words_keep_their_lines_and_the_numbers_of_a_list()
     {
         ImmutableArray<Inline> lines = [new TextRun("one", Bold: true), new LineBreak(), new TextRun("two")];
-        Assert.Equal("one\ntwo", PlainText.Of(new ParagraphBlock("p", lines)));
+        Assert.Equal("one\ntwo", new ParagraphBlock("p", lines).ToPlainText());
         Assert.Equal(
             "1. one\ntwo\n2. three",
-            PlainText.Of(
-                new ListBlock(
-                    "l",
-                    true,
-                    [
-                        [new ParagraphBlock("a", lines)],
-                        [new HeadingBlock("b", 2, [new TextRun("three")])],
-                    ]
-                )
-            )
+            new ListBlock(
+                "l",
+                true,
+                [
+                    [new ParagraphBlock("a", lines)],
+                    [new HeadingBlock("b", 2, [new TextRun("three")])],
+                ]
+            ).ToPlainText()
         );
         Assert.Equal(
             "• one\ntwo",
-            PlainText.Of(
-                new ListBlock(
-                    "l",
-                    false,
-                    [
-                        [new ParagraphBlock("a", lines)],
-                    ]
-                )
-            )
+            new ListBlock(
+                "l",
+                false,
+                [
+                    [new ParagraphBlock("a", lines)],
+                ]
+            ).ToPlainText()
         );
-        Assert.Equal("", PlainText.Of(new RuleBlock("r")));
+        Assert.Equal("", new RuleBlock("r").ToPlainText());
     }
 
     [Fact]
@@ -177,7 +173,7 @@ public sealed class InsertingTests
         );
         var among = new Document([Text("p5", "Above."), cells, Text("p6", "Below.")]);
         Assert.Equal(("In its cell.", ""), (PlainText.Beside(among, "f4"), PlainText.Beside(among, "f5")));
-        Assert.Equal("In its cell.", PlainText.Of(cells).Trim());
+        Assert.Equal("In its cell.", cells.ToPlainText().Trim());
     }
 
     [Fact]

@@ -11,7 +11,7 @@ public sealed class PageMergeTests
         new(title, "", "", new Document([.. blocks]));
 
     private static string Shown(PageText page) =>
-        string.Join(' ', page.Document.Blocks.Select(b => $"{b.Id}:{PlainText.Of(b)}"));
+        string.Join(' ', page.Document.Blocks.Select(b => $"{b.Id}:{b.ToPlainText()}"));
 
     /// <summary>A change to the pieces of one side: some written anew, taken out, or put in.</summary>
     private static Block[] Changed(Block[] basis, int[] choices, string who, Func<int, bool> mine) =>
@@ -83,14 +83,14 @@ public sealed class PageMergeTests
                 var merge = PageMerge.Of(Page(basis), Page(theirs), Page(yours));
                 var kept = merge
                     .WithYours.Document.Blocks.Concat(merge.WithTheirs.Document.Blocks)
-                    .Select(p => (p.Id, PlainText.Of(p)))
+                    .Select(p => (p.Id, p.ToPlainText()))
                     .ToHashSet();
                 foreach (
                     var piece in theirs
                         .Concat(yours)
-                        .Where(p => !basis.Any(b => b.Id == p.Id && PlainText.Of(b) == PlainText.Of(p)))
+                        .Where(p => !basis.Any(b => b.Id == p.Id && b.ToPlainText() == p.ToPlainText()))
                 )
-                    Assert.Contains((piece.Id, PlainText.Of(piece)), kept);
+                    Assert.Contains((piece.Id, piece.ToPlainText()), kept);
                 foreach (var way in new[] { merge.WithYours, merge.WithTheirs })
                     Assert.Equal(way.Document.Blocks.Length, way.Document.Blocks.Select(p => p.Id).Distinct().Count());
                 // It does not matter for what stands there who is told of the other.

@@ -290,7 +290,7 @@ public sealed class BackdropPlanTests
                 Item("gone", "gone"),
             ]
         );
-        var ground = Behind() with { Words = WordsTone.Light, SetId = "a", Set = set };
+        var ground = Behind() with { Words = WordsTone.Light, SetId = "a" };
         var facts = new PlanFacts(
             Style,
             new[] { Sample.Picture(), Sample.Picture("tile", 600, 300) }.ToDictionary(p => p.Id),
@@ -304,15 +304,18 @@ public sealed class BackdropPlanTests
                 ["tile"] = new(1, 1, [255, 255, 255, 255]),
             },
         };
-        PagePlan Of(Backdrop ground) =>
-            PagePlanner.Plan(Sample.Page(Band(ground, new(400, 400, 400), Sample.Text("p1", "Words"))), facts);
-        var plan = Of(ground);
+        PagePlan Of(Backdrop ground, Arrangement? set) =>
+            PagePlanner.Plan(
+                Sample.Page(_ => set, Band(ground, new(400, 400, 400), Sample.Text("p1", "Words"))),
+                facts
+            );
+        var plan = Of(ground, set);
         Assert.Equal(
             ("band-two", 9000),
             (plan.Grounds["band"].Followers.Single().Figure.Block.Id, plan.Grounds["band"].Followers.Single().StayMs)
         );
         Assert.False(plan.Grounds["band"].On.Desktop.Contrast!.Value.IsEnough);
-        Assert.True(Of(ground with { SetId = null, Set = null }).Grounds["band"].On.Desktop.Contrast!.Value.IsEnough);
+        Assert.True(Of(ground with { SetId = null }, set).Grounds["band"].On.Desktop.Contrast!.Value.IsEnough);
         // Each has the files that its place asks for, and waits until it is asked for.
         Assert.Equal(
             plan.Figures["band"].Main.Slot.At(1280),
@@ -323,7 +326,7 @@ public sealed class BackdropPlanTests
         Assert.Equal("a", Assert.Single(plan.Page.Document.SetIds));
         Assert.Contains(
             "is no more",
-            Assert.Single(PageChecks.Of(Of(ground with { Set = null })), n => n.BlockId == "band").Sentence,
+            Assert.Single(PageChecks.Of(Of(ground, null)), n => n.BlockId == "band").Sentence,
             StringComparison.Ordinal
         );
         Assert.Null(((BandBlock)new Document([Band(ground, default)]).WithFigures(_ => null).Blocks[0]).Ground.SetId);

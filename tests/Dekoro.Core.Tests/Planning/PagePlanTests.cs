@@ -313,7 +313,7 @@ public sealed class PagePlanTests
         );
         Assert.Equal(
             ["The whole programme (PDF, 84 kB).", "Take it (PDF, 84 kB)"],
-            plan.Page.Document.Blocks.Take(2).Select(PlainText.Of)
+            plan.Page.Document.Blocks.Take(2).Select(b => b.ToPlainText())
         );
         Assert.Equal("t", Assert.Single(PageChecks.Of(plan)).BlockId);
         Assert.Equal([new Link.File("f1")], plan.LinksOut);
@@ -321,10 +321,8 @@ public sealed class PagePlanTests
         {
             Words = SlideWords.Of("Kites", "", "Take it", link),
         };
-        var slides = new ArrangementBlock("set", "a", SizeRole.Wide)
-        {
-            Arrangement = new("a", "Week", Gallery.Usual, [slide]) { Kind = ArrangementKind.Slider },
-        };
+        var set = new Arrangement("a", "Week", Gallery.Usual, [slide]) { Kind = ArrangementKind.Slider };
+        var slides = new ResolvedArrangement("set", set, SizeRole.Wide);
         Assert.Equal(
             "Take it (PDF, 84 kB)",
             PagePlanner
@@ -414,7 +412,7 @@ public sealed class PagePlanTests
         // It is kept as it was set.
         set = ArrangementValues.Read(ArrangementValues.Of(set).Write()).Check("a").Arrangement!;
         var plan = PagePlanner.Plan(
-            Page(new ArrangementBlock("set", "a", SizeRole.Column) { Arrangement = set }),
+            Page(new ResolvedArrangement("set", set, SizeRole.Column)),
             new PlanFacts(new SiteStyle(), new[] { Picture() }.ToDictionary(p => p.Id), site, [])
         );
         var (figure, other) = (plan.Figures["set-film"], plan.Figures["set-still"]);
@@ -457,7 +455,7 @@ public sealed class PagePlanTests
                 },
             ]
         );
-        var plan = Plan(Page(new ArrangementBlock("set", "a", SizeRole.Column) { Arrangement = set }), [Picture()]);
+        var plan = Plan(Page(new ResolvedArrangement("set", set, SizeRole.Column)), [Picture()]);
         var figure = Assert.Single(plan.Figures.Values);
         Assert.Equal(framed, figure.Instead is not null);
         if (sentence is null)

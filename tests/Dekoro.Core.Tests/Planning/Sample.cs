@@ -1,3 +1,4 @@
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
 using Dekoro.Core.Geometry;
@@ -87,10 +88,14 @@ internal static class Sample
 
     public static ParagraphBlock Text(string id, string text) => new(id, [new TextRun(text)]);
 
-    public static PageSource Page(params Block[] blocks) => new("home", "Home", "", "", new Document([.. blocks]));
+    public static ResolvedPage Page(params Block[] blocks) => Page(_ => null, blocks);
+
+    /// <param name="find">What arrangements there are.</param>
+    public static ResolvedPage Page(Func<string, Arrangement?> find, params Block[] blocks) =>
+        ResolvedPage.Of("home", new("Home", "", "", new Document([.. blocks])), find);
 
     public static PagePlan Plan(
-        PageSource page,
+        ResolvedPage page,
         IEnumerable<PictureFacts> pictures,
         IReadOnlyList<Place>? elsewhere = null
     ) =>

@@ -1,8 +1,10 @@
 using System.Collections.Immutable;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Content;
+using Dekoro.Core.Layout;
 using Dekoro.Core.Links;
 
-namespace Dekoro.Core.Content;
+namespace Dekoro.Core.Planning;
 
 /// <summary>Says behind each link to a file what a visitor gets: its type and size.</summary>
 public sealed class FileFacts
@@ -12,8 +14,11 @@ public sealed class FileFacts
     private FileFacts(IReadOnlyDictionary<string, LinkedFile> files) => _files = files;
 
     /// <summary>The same words with each link to a file followed by its type and size.</summary>
-    public static Document In(Document page, IReadOnlyDictionary<string, LinkedFile> files) =>
-        new(Walk.Changed(page.Blocks, new FileFacts(files).In));
+    public static Document In(Document page, IReadOnlyDictionary<string, LinkedFile> files)
+    {
+        var facts = new FileFacts(files);
+        return new Document(Walk.Changed(page.Blocks, facts.In)).WithArrangements(facts.In);
+    }
 
     private Block In(Block block) =>
         block switch
@@ -21,16 +26,19 @@ public sealed class FileFacts
             ParagraphBlock p when Leads(p.Inlines) => p with { Inlines = In(p.Inlines) },
             HeadingBlock h when Leads(h.Inlines) => h with { Inlines = In(h.Inlines) },
             ButtonBlock b when Of(b.Link) is { } facts && b.Text.Length > 0 => b with { Text = b.Text + facts },
-            ArrangementBlock { Arrangement: { } set } b
-                when set.Items.Any(i => i.Words is { } words && Of(words.Link) is not null) => b with
-            {
-                Arrangement = set with { Items = [.. set.Items.Select(In)] },
-            },
             _ => block,
         };
 
     private bool Leads(ImmutableArray<Inline> inlines) =>
         inlines.Any(i => LinkOf(i) is { } link && Of(link) is not null);
+
+    private Arrangement In(Arrangement set) =>
+        set.Items.Any(i => i.Words is { } words && Of(words.Link) is not null)
+            ? set with
+            {
+                Items = [.. set.Items.Select(In)],
+            }
+            : set;
 
     private ArrangementItem In(ArrangementItem item) =>
         item.Words is { Button.Length: > 0 } words && Of(words.Link) is { } facts

@@ -1,7 +1,8 @@
 using System.Collections.Immutable;
 using Dekoro.Core.Choices;
+using Dekoro.Core.Content;
 
-namespace Dekoro.Core.Content;
+namespace Dekoro.Core.Layout;
 
 /// <summary>Words over a slide of a slider or carousel.</summary>
 public sealed record SlideBlock(
@@ -12,6 +13,12 @@ public sealed record SlideBlock(
     ImmutableArray<Block> Blocks
 ) : BackdropBlock(FigureOfSlide + "-words", Ground, Blocks)
 {
+    /// <inheritdoc/>
+    public override string Noun => "slide";
+
     /// <summary>The figure of its slide.</summary>
     public override string FigureId => FigureOfSlide;
+
+    /// <summary>None of its own: what lies behind its words is its slide's.</summary>
+    public override IEnumerable<FigureBlock> Figures() => [];
 }

@@ -1,8 +1,9 @@
 using System.Collections.Immutable;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Choices;
+using Dekoro.Core.Content;
 
-namespace Dekoro.Core.Content;
+namespace Dekoro.Core.Layout;
 
 /// <summary>Words over a slide as pieces of a page.</summary>
 public static class SlidePieces
