@@ -1,6 +1,7 @@
 using System.Globalization;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Responsive;
 
@@ -15,7 +16,7 @@ public static class PlaceName
 
     /// <summary>The place as sentences name it.</summary>
     public static string Of(int inRow, Extent extent) =>
-        string.Create(CultureInfo.InvariantCulture, $"{CellOf}-{inRow}-{DocumentWriter.Written(extent)}");
+        string.Create(CultureInfo.InvariantCulture, $"{CellOf}-{inRow}-{WireName.Of(extent)}");
 
     /// <returns>How wide it stands, at every width; null for what names no place.</returns>
     public static SlotWidth? SlotOf(string written, PageLayout layout)

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Dekoro.Core.Planning;
 
 /// <summary>
@@ -7,14 +9,18 @@ namespace Dekoro.Core.Planning;
 public enum WordsFrom
 {
     /// <summary>This place alone.</summary>
+    [JsonStringEnumMemberName("own")]
     Own,
 
     /// <summary>The library.</summary>
+    [JsonStringEnumMemberName("library")]
     Library,
 
     /// <summary>They are wanted and nowhere.</summary>
+    [JsonStringEnumMemberName("missing")]
     Missing,
 
     /// <summary>None are wanted.</summary>
+    [JsonStringEnumMemberName("nothing")]
     Nothing,
 }

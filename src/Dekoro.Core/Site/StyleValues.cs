@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Colour;
-using Dekoro.Core.Content;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Responsive;
 using NodaTime;
@@ -106,7 +105,7 @@ public sealed record StyleValues(
 
     private void CheckEdges(WidthClass c, FieldRules rules)
     {
-        var name = DocumentWriter.Written(c);
+        var name = WireName.Of(c);
         rules.Within($"paddingPx.{name}", PaddingPx[c], 0, 120, $"At the edges of a {name} there are 0 to 120 px.");
         rules.Within(
             $"firstScreenPx.{name}",
@@ -198,11 +197,11 @@ public sealed record StyleValues(
         );
         var outside = WidthClasses.All.Count(c =>
             !rules.Within(
-                $"referencePx.{DocumentWriter.Written(c)}",
+                $"referencePx.{WireName.Of(c)}",
                 ReferencePx[c],
                 ends[c].From,
                 ends[c].To,
-                $"A {DocumentWriter.Written(c)} is looked at between {ends[c].From} and {ends[c].To} px."
+                $"A {WireName.Of(c)} is looked at between {ends[c].From} and {ends[c].To} px."
             )
         );
         return outside == 0 ? new(TabletFromPx, DesktopFromPx, ReferencePx) : null;

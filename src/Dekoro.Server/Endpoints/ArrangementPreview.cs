@@ -1,11 +1,11 @@
 using System.Globalization;
-using System.Text.Json;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Checks;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Planning;
 using Dekoro.Server.Contracts;
@@ -52,7 +52,7 @@ internal static class ArrangementPreview
                 ? []
                 : Enum.GetValues<LightboxSize>()
                     .ToDictionary(
-                        size => JsonNamingPolicy.CamelCase.ConvertName(size.ToString()),
+                        size => WireName.Of(size),
                         size => (long)facts.Values.Average(f => FigurePlanner.LargeBytesOf(f, size))
                     ),
             FitsOf(set, plans),
