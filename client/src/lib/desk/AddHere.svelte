@@ -5,6 +5,7 @@
   import { untrack } from 'svelte';
   import type { Desk } from './desk.svelte';
   import type { Gap } from './editor/commands';
+  import { kinds, type InsertedKind } from './editor/nodes';
   import { slotAt } from './geometry';
   import { pickFiles } from '$lib/ui/pickFiles';
 
@@ -26,19 +27,7 @@
 
   let open = $state(untrack(() => asked));
   const column = $derived(slotAt(desk.site.column, desk.width));
-  const kinds = [
-    ['Text', 'paragraph'],
-    ['Heading', 'heading'],
-    ['List', 'bulletList'],
-    ['Quote', 'blockquote'],
-    ['Rule', 'horizontalRule'],
-    ['Button', 'button'],
-    ['Place for a picture', 'figure'],
-    ['Table of files', 'files'],
-    ['Arrangement', 'arrangement'],
-    ['Columns', 'columns'],
-    ['Band', 'band'],
-  ] as const;
+  const offered = Object.entries(kinds) as [InsertedKind, { name: string }][];
 
   /** The list closes, and this line goes with it, long before a person has chosen: nothing here may be asked for then. */
   async function fromComputer(place: (files: File[], gap: Gap) => Promise<unknown>) {
@@ -107,7 +96,7 @@
             >Video</DropdownMenu.Item
           >
           <DropdownMenu.Separator class="my-1 border-t border-hair" />
-          {#each kinds.filter(([, kind]) => kind !== 'band' || !desk.moves.isInBand(gap)) as [name, kind] (kind)}
+          {#each offered.filter(([kind]) => kind !== 'band' || !desk.moves.isInBand(gap)) as [kind, { name }] (kind)}
             <DropdownMenu.Item class="dk-item" onSelect={() => desk.moves.insert(kind, gap)}>{name}</DropdownMenu.Item>
           {/each}
         </DropdownMenu.Content>

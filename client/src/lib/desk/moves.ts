@@ -1,5 +1,6 @@
 import type { Desk } from './desk.svelte';
-import { isInBand, movedTo, newPiece, posOf, takenOut, type Gap, type InsertedKind } from './editor/commands';
+import { isInBand, movedTo, posOf, takenOut, type Gap } from './editor/commands';
+import { newPiece, type InsertedKind } from './editor/nodes';
 import { newId } from '$lib/model/attrs';
 
 /** Pieces come, go and change places; each is one step of the page's own undo. */
@@ -9,7 +10,7 @@ export class Moves {
   insert(kind: InsertedKind, gap: Gap) {
     if (!this.desk.editor) return;
     const { state, view } = this.desk.editor;
-    const node = newPiece(state, kind);
+    const node = newPiece(state.schema, kind);
     const id = node.attrs.id as string;
     view.dispatch(state.tr.insert(posOf(state.doc, gap), node));
     this.desk.choose(id);

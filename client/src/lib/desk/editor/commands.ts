@@ -2,6 +2,7 @@ import type { JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type EditorState, type Selection, type Transaction } from '@tiptap/pm/state';
 import { newId, type BandAttrs, type FigureAttrs, type FigureException, type WidthClass } from '$lib/model/attrs';
+import { isWhole } from './nodes';
 import { contentOf } from './pieces';
 
 /** Where something new would stand: after the piece with this id, or first of all, in the page or inside a band. */
@@ -9,24 +10,6 @@ export type Gap = { after: string | null; inside?: string };
 
 /** A piece with its place in the document. */
 export type At = { node: PmNode; pos: number };
-
-/** What can be put in by its kind. */
-export type InsertedKind =
-  | 'band'
-  | 'button'
-  | 'columns'
-  | 'figure'
-  | 'files'
-  | 'arrangement'
-  | 'paragraph'
-  | 'heading'
-  | 'bulletList'
-  | 'blockquote'
-  | 'horizontalRule';
-
-/** Pieces that are chosen as one thing: no caret stands in them. */
-const whole = ['figure', 'linePicture', 'files', 'arrangement', 'columns', 'band'];
-const movedWhole = ['figure', 'files', 'arrangement'];
 
 /** A piece of the page, a cell, a picture in one, or a picture in a line. */
 export function at(doc: PmNode, id: string): At | null {
@@ -63,7 +46,7 @@ export function holdsPicture(doc: PmNode, asset: string): boolean {
 
 /** What a piece is chosen by: as a whole, or by a caret in its words. */
 export const choiceOf = (doc: PmNode, { node, pos }: At): Selection =>
-  whole.includes(node.type.name) ? NodeSelection.create(doc, pos) : TextSelection.near(doc.resolve(pos + 1));
+  isWhole(node) ? NodeSelection.create(doc, pos) : TextSelection.near(doc.resolve(pos + 1));
 
 /** Attributes of a piece changed; what is chosen stays chosen. */
 export function withAttributes({ tr, selection }: EditorState, pos: number, change: object): Transaction {
@@ -84,29 +67,6 @@ export function withPage(
   return tr;
 }
 
-/** A new piece, empty and ready to be filled. */
-export function newPiece({ schema }: EditorState, kind: InsertedKind): PmNode {
-  const id = newId();
-  const empty = () => schema.node('paragraph');
-  switch (kind) {
-    case 'heading':
-      return schema.node('heading', { id, level: 2 });
-    case 'bulletList':
-      return schema.node('bulletList', { id }, schema.node('listItem', null, empty()));
-    case 'blockquote':
-    case 'band':
-      return schema.node(kind, { id }, empty());
-    case 'columns':
-      return schema.node(
-        'columns',
-        { id, inRow: 4 },
-        Array.from({ length: 4 }, () => schema.node('cell', { id: newId() }, empty())),
-      );
-    default:
-      return schema.node(kind, { id });
-  }
-}
-
 /** A piece taken out; a cell or band that would be left with nothing keeps an empty line. */
 export function takenOut(state: EditorState, { node, pos }: At): Transaction {
   const parent = state.doc.resolve(pos).parent;
@@ -125,7 +85,7 @@ export function movedTo(state: EditorState, id: string, gap: Gap): Transaction |
   const pos = tr.mapping.map(target);
   tr.insert(pos, from.node);
   tr.setSelection(
-    movedWhole.includes(from.node.type.name)
+    from.node.isAtom && isWhole(from.node)
       ? NodeSelection.create(tr.doc, pos)
       : TextSelection.near(tr.doc.resolve(pos + 1)),
   );

@@ -1,9 +1,54 @@
 import { Extension, Mark, Node, type Extensions } from '@tiptap/core';
+import type { Node as PmNode, Schema } from '@tiptap/pm/model';
 import { Plugin } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
 import { type FigureAttrs, type WordsPlace, type GroundAttrs, newId } from '$lib/model/attrs';
 import type { FigureViews } from './figureView';
 import { Tried } from './tried';
+
+/** A kind of piece that can be added. */
+type Kind = {
+  /** What it is called where it is added. */
+  name: string;
+  /** Chosen as one thing: no caret stands in it, or not in it alone. */
+  isWhole?: boolean;
+  /** What a new one is besides empty. */
+  attrs?: object;
+  /** What stands in a new one. */
+  holds?: (schema: Schema) => PmNode | PmNode[];
+};
+
+const emptyLine = (schema: Schema) => schema.node('paragraph');
+const emptyCells = (schema: Schema) =>
+  Array.from({ length: 4 }, () => schema.node('cell', { id: newId() }, emptyLine(schema)));
+
+/** In the order in which they are offered. */
+export const kinds = {
+  paragraph: { name: 'Text' },
+  heading: { name: 'Heading', attrs: { level: 2 } },
+  bulletList: { name: 'List', holds: (schema) => schema.node('listItem', null, emptyLine(schema)) },
+  blockquote: { name: 'Quote', holds: emptyLine },
+  horizontalRule: { name: 'Rule' },
+  button: { name: 'Button' },
+  figure: { name: 'Place for a picture', isWhole: true },
+  files: { name: 'Table of files', isWhole: true },
+  arrangement: { name: 'Arrangement', isWhole: true },
+  columns: { name: 'Columns', isWhole: true, attrs: { inRow: 4 }, holds: emptyCells },
+  band: { name: 'Band', isWhole: true, holds: emptyLine },
+} satisfies Record<string, Kind>;
+
+/** What can be put in by its kind. */
+export type InsertedKind = keyof typeof kinds;
+
+/** Whether a node is chosen as one thing. */
+export const isWhole = ({ type }: PmNode) =>
+  type.name === 'linePicture' || Boolean((kinds as Record<string, Kind>)[type.name]?.isWhole);
+
+/** A new piece, empty and ready to be filled. */
+export function newPiece(schema: Schema, kind: InsertedKind): PmNode {
+  const { attrs, holds }: Kind = kinds[kind];
+  return schema.node(kind, { id: newId(), ...attrs }, holds?.(schema));
+}
 
 const placeDefaults: WordsPlace = { leastHeight: [0, 0, 0], across: 'left', down: 'middle' };
 const groundDefaults: GroundAttrs = {

@@ -1,6 +1,7 @@
 import type { JSONContent } from '@tiptap/core';
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { NodeSelection, type Selection } from '@tiptap/pm/state';
+import { isWhole } from './nodes';
 import type {
   ArrangementAttrs,
   BandAttrs,
@@ -37,9 +38,7 @@ export type Piece = {
 
 /** What may hold pieces inside a piece of the page. */
 const holds = (node: PmNode) => ['columns', 'cell', 'band'].includes(node.type.name);
-const isPiece = (node: PmNode, parent: PmNode) =>
-  ['figure', 'linePicture', 'files', 'arrangement', 'columns', 'band'].includes(node.type.name) ||
-  parent.type.name === 'doc';
+const isPiece = (node: PmNode, parent: PmNode) => isWhole(node) || parent.type.name === 'doc';
 
 /**
  * The piece that is chosen or holds the caret, and the words in it that do: a caret in a cell or band chooses the columns or
