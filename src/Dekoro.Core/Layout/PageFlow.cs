@@ -253,39 +253,15 @@ public sealed class PageFlow
     {
         switch (block)
         {
-            case ParagraphBlock p:
-                return Lines(block, p.Inlines, style, room, across);
-            case HeadingBlock h:
-                return Lines(block, h.Inlines, style, room, across);
             case ButtonBlock b:
                 return Button(b, style, room);
-            case ListBlock list:
-                var padding = TypeScale.ListPaddingPx(setting);
-                return Within(
-                    list.Items.SelectMany(item => item),
-                    style with
-                    {
-                        AfterPx = TypeScale.ItemAfterPx,
-                    },
-                    Narrowed(room, padding),
-                    setting,
-                    across
-                );
-            case QuoteBlock quote:
-                var indent = TypeScale.QuotePaddingPx + TypeScale.QuoteBorderPx;
-                return Within(
-                    quote.Blocks,
-                    style with
-                    {
-                        Italic = true,
-                        AfterPx = TypeScale.QuoteAfterPx,
-                    },
-                    Narrowed(room, indent),
-                    setting,
-                    across
-                );
-            default:
+            case RuleBlock:
                 return room.Top + TypeScale.RulePx;
+            default:
+                var (indent, inside) = TypeScale.Inside(block, style, setting);
+                return block.Children().Any()
+                    ? Within(block.Children(), inside, Narrowed(room, indent), setting, across)
+                    : Lines(block, block.Line, style, room, across);
         }
     }
 
@@ -300,9 +276,7 @@ public sealed class PageFlow
     {
         var y = room.Top;
         foreach (var block in blocks)
-            y =
-                Words(block, style, room with { Top = y }, across, setting)
-                + (block is ParagraphBlock or HeadingBlock ? style.AfterPx : 0);
+            y = Words(block, style, room with { Top = y }, across, setting) + (block.Line.IsEmpty ? 0 : style.AfterPx);
         return y;
     }
 

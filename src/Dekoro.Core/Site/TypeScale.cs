@@ -77,4 +77,13 @@ public static class TypeScale
             ButtonBlock => Button(setting),
             _ => Text(style, setting),
         };
+
+    /// <summary>Of a piece in which others stand: how far in they begin, CSS px, and the style of their words.</summary>
+    public static (double IndentPx, TextStyle Words) Inside(Block block, TextStyle style, Setting setting) =>
+        block switch
+        {
+            ListBlock => (ListPaddingPx(setting), style with { AfterPx = ItemAfterPx }),
+            QuoteBlock => (QuotePaddingPx + QuoteBorderPx, style with { Italic = true, AfterPx = QuoteAfterPx }),
+            _ => (0, style),
+        };
 }
