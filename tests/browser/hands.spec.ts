@@ -25,6 +25,36 @@ test('From the plus between two pieces a picture, and then several as a gallery,
   await expect.poll(() => words(own.url, id)).toEqual(['Above.', 'arrangement', 'figure', 'Below.']);
 });
 
+test('What is added by the plus takes the next words that are typed, and after Escape the caret is where it was', async ({
+  page,
+  own,
+}) => {
+  const id = await makePage(own.url, 'Home', [text('Above.'), text('Below.')]);
+  const frame = await openDesk(page, own.url, id);
+  const plus = async () => {
+    const above = (await frame.getByText('Above.').boundingBox())!;
+    await page.mouse.move(above.x + above.width / 2, above.y + above.height + 10);
+    await page.getByRole('button', { name: 'Add here' }).click();
+  };
+  for (const [kind, said] of [
+    ['Text', 'lines one'],
+    ['Heading', 'all lines'],
+    ['Quote', 'said of lines'],
+  ] as const) {
+    await plus();
+    await page.getByRole('menuitem', { name: kind, exact: true }).click();
+    await page.keyboard.type(said);
+    await expect(frame.getByText(said)).toBeVisible();
+  }
+  await frame.getByText('Below.').click();
+  await page.keyboard.press('End');
+  await plus();
+  await page.keyboard.press('Escape');
+  await page.keyboard.type(' Still here.');
+  await expect(frame.getByText('Below. Still here.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Library L/ })).toHaveAttribute('aria-expanded', 'false');
+});
+
 test('A new page takes what is typed at once, and no letter of it acts as a key', async ({ page, own }) => {
   await page.goto(own.url);
   await page.getByRole('button', { name: 'New page' }).click();

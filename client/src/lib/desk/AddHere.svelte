@@ -77,6 +77,11 @@
             event.preventDefault();
             requestAnimationFrame(() => document.querySelector<HTMLElement>('.dk-item')?.focus());
           }}
+          onCloseAutoFocus={(event) => {
+            // The line with its plus is gone by then: the caret stands in what was added, or where it stood before.
+            event.preventDefault();
+            if (document.activeElement === document.body) desk.editor?.view.focus();
+          }}
           class="z-30 min-w-52 rounded-[4px] border border-hair bg-base-100 py-1 text-base-content shadow-(--dk-float)"
         >
           <DropdownMenu.Item class="dk-item" onSelect={fromLibrary}>Picture from the library</DropdownMenu.Item>
