@@ -1,8 +1,12 @@
+using Dekoro.Application.Changes;
 using Dekoro.Application.Hosting;
+using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Content;
 using Dekoro.Core.Layout;
+using Dekoro.Core.Media;
 using Dekoro.Storage;
 
 namespace Dekoro.Application.Drafts;
@@ -15,24 +19,77 @@ public sealed class Swaps(
     Workspace workspace,
     PlanningContext planning,
     Events events,
+    BackgroundWork background,
     Person person,
     TimeProvider clock
 )
 {
-    /// <param name="places">Each with the words it has of its own from then on; null takes the library's.</param>
-    /// <returns>The pages that show it; null where something was changed at the same moment, and nothing was
-    /// done.</returns>
-    public int? Carry(string from, string to, IReadOnlyCollection<(PageRow Page, string BlockId, string? Alt)> places)
+    /// <summary>Another picture in all places of one, or in those that are named.</summary>
+    /// <param name="named">Each with the words it has of its own from then on; null takes the library's.</param>
+    public ChangeResult<SwappedPictures> Replace(
+        string id,
+        string with,
+        IReadOnlyDictionary<(string PageId, string BlockId), string?>? named
+    )
     {
-        var swap = Prepare(from, to, places);
+        if (workspace.Assets.Find(with) is null)
+            return new ChangeResult<SwappedPictures>.NotThere(Thing.Picture);
+        if (with == id)
+            return new ChangeResult<SwappedPictures>.Refused(
+                "with",
+                "That is the picture that stands there already: choose another."
+            );
+        var places = planning
+            .PlacesByPicture()[id]
+            .Where(p => named is null || named.ContainsKey((p.Page.Id, p.Figure.Id)))
+            .ToList();
+        if (places.Count == 0)
+            return new ChangeResult<SwappedPictures>.Conflict(
+                "This picture stands nowhere any more, so nothing was swapped."
+            );
+        var swap = Prepare(id, with, [.. places.Select(p => (p.Page, p.Figure.Id, named?[(p.Page.Id, p.Figure.Id)]))]);
         if (!workspace.Database.Write(c => swap.Save(c, person.Now, clock.GetUtcNow())))
-            return null;
-        Tell(swap);
-        return places.DistinctBy(p => p.Page.Id).Count();
+            return new ChangeResult<SwappedPictures>.Conflict(
+                "A page was changed at the same moment, so nothing was swapped: try it again."
+            );
+        Tell(swap, id);
+        return new ChangeResult<SwappedPictures>.Done(
+            new(
+                places.DistinctBy(p => p.Page.Id).Count(),
+                [.. places.Select(p => (p.Page.Id, p.Figure.Id, p.Figure.Alt.Own))]
+            )
+        );
+    }
+
+    /// <summary>Makes two pictures one: every place of the first shows the second, and the first is taken away.</summary>
+    /// <param name="from">With the version of it that was seen.</param>
+    /// <param name="into">The one that stays, with the words of both.</param>
+    public ChangeResult<MergedPictures> Merge((string Id, long Version) from, (string Id, long Version) into)
+    {
+        if (
+            workspace.Assets.Find(from.Id) is not { } goes
+            || workspace.Assets.Find(into.Id) is not { AwaySince: null } stays
+        )
+            return new ChangeResult<MergedPictures>.NotThere(Thing.Picture);
+        if (from.Id == into.Id)
+            return new ChangeResult<MergedPictures>.Refused("into", "These are one picture already.");
+        var places = planning.PlacesByPicture()[from.Id].ToList();
+        // Words said for a place alone stay with the place: the picture shows the same.
+        var swap = Prepare(from.Id, into.Id, [.. places.Select(p => (p.Page, p.Figure.Id, p.Figure.Alt.Own))]);
+        var (words, now) = (Merging.Words(stays.Facts.Words, goes.Facts.Words), clock.GetUtcNow());
+        var isDone = workspace.Assets.Merge(from, into, words, c => swap.Save(c, person.Now, now), now);
+        if (!isDone)
+            return new ChangeResult<MergedPictures>.Stale(
+                "One of the two, or a page they stand on, was changed meanwhile, so nothing was done: look at "
+                    + "them again, then try it again.",
+                new(0, workspace.Assets.FindMany([from.Id, into.Id]))
+            );
+        Tell(swap, from.Id);
+        return new ChangeResult<MergedPictures>.Done(new(places.Count, []));
     }
 
     /// <summary>The drafts and arrangements as they would be, each from the version at which it was read.</summary>
-    public sealed record Prepared(
+    private sealed record Prepared(
         IReadOnlyCollection<(string Id, long Version, string Draft)> Drafts,
         IReadOnlyCollection<(string Id, long Version, string Content)> Arrangements
     )
@@ -42,17 +99,18 @@ public sealed class Swaps(
             Pages.SaveDrafts(c, Drafts, by, now, Arrangements);
     }
 
-    /// <summary>Tells every open tool what has changed.</summary>
-    public void Tell(Prepared swap)
+    private void Tell(Prepared swap, string id)
     {
-        foreach (var (id, version, _) in swap.Drafts)
-            events.Send("page", new { id, version = version + 1 });
-        foreach (var (id, version, _) in swap.Arrangements)
-            events.Send("arrangement", new { id, version = version + 1 });
+        foreach (var (page, version, _) in swap.Drafts)
+            events.Send("page", new { id = page, version = version + 1 });
+        foreach (var (set, version, _) in swap.Arrangements)
+            events.Send("arrangement", new { id = set, version = version + 1 });
+        events.Send("library", new { id });
+        background.Prepare();
     }
 
     /// <summary>Works a swap out without keeping it.</summary>
-    public Prepared Prepare(
+    private Prepared Prepare(
         string from,
         string to,
         IReadOnlyCollection<(PageRow Page, string BlockId, string? Alt)> places

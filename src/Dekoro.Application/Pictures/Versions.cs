@@ -49,7 +49,7 @@ public sealed class Versions(Workspace workspace, PixelQueue pixels, TimeProvide
     {
         if (workspace.Assets.Find(id) is not { } asset)
             return;
-        if (edits is { IsNone: false } && !asset.Facts.IsVector && !asset.Facts.IsAnimated)
+        if (edits is { IsNone: false } && asset.Facts.WhyNotEdited is null)
         {
             try
             {

@@ -6,8 +6,7 @@ public readonly record struct FocalRegion
     /// <exception cref="ArgumentOutOfRangeException">A box that is empty or leaves the picture.</exception>
     public FocalRegion(double x, double y, double width, double height)
     {
-        const double slack = 1e-9;
-        if (!(x >= 0 && y >= 0 && width > 0 && height > 0 && x + width <= 1 + slack && y + height <= 1 + slack))
+        if (!Lies(x, y, width, height))
             throw new ArgumentOutOfRangeException(
                 nameof(x),
                 (x, y, width, height),
@@ -18,6 +17,15 @@ public readonly record struct FocalRegion
         Width = Math.Min(width, 1 - x);
         Height = Math.Min(height, 1 - y);
     }
+
+    /// <returns>Null for a box that is empty or leaves the picture.</returns>
+    public static FocalRegion? Of(double x, double y, double width, double height) =>
+        Lies(x, y, width, height) ? new(x, y, width, height) : null;
+
+    private static bool Lies(double x, double y, double width, double height) =>
+        x >= 0 && y >= 0 && width > 0 && height > 0 && x + width <= 1 + Slack && y + height <= 1 + Slack;
+
+    private const double Slack = 1e-9;
 
     /// <summary>Left edge, as a share of the picture's width.</summary>
     public double X { get; }

@@ -35,6 +35,16 @@ public sealed record PictureFacts(
     /// <summary>Drawn by the browser at any size from the one file.</summary>
     public bool IsVector => Format == PictureFormat.Svg;
 
+    /// <summary>Why it has no versions; null where it can be edited.</summary>
+    public string? WhyNotEdited =>
+        this switch
+        {
+            { IsVector: true } =>
+                "This is a drawing, sharp at any size: it is kept as it is. Its keep area can be set.",
+            { IsAnimated: true } => "This picture moves: its frames are kept as they are. Its keep area can be set.",
+            _ => null,
+        };
+
     /// <summary>What is to be kept in every cut; its middle where nobody said.</summary>
     public FocalRegion KeepOrMiddle => Keep ?? FocalRegion.Middle;
 }

@@ -1,3 +1,5 @@
+using Dekoro.Application.Pictures;
+
 namespace Dekoro.Server.Contracts;
 
 /// <summary>A picture to take, under these words.</summary>

@@ -1,3 +1,4 @@
+using Dekoro.Application.Pictures;
 using Dekoro.Core.Media;
 
 namespace Dekoro.Server.Contracts;

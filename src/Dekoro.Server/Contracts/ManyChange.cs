@@ -1,3 +1,5 @@
+using Dekoro.Application.Pictures;
+
 namespace Dekoro.Server.Contracts;
 
 /// <param name="Ids">Pictures to change.</param>

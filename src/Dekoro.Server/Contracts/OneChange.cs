@@ -1,3 +1,5 @@
+using Dekoro.Application.Pictures;
+
 namespace Dekoro.Server.Contracts;
 
 /// <param name="Version">The version the change started from.</param>

@@ -1,8 +1,6 @@
-using System.Security.Cryptography;
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
-using Dekoro.Application.Publication;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
@@ -112,66 +110,23 @@ internal static class ArrangementEndpoints
 
     private static Results<Ok<ArrangementResponse>, ProblemHttpResult> Make(
         NewArrangement made,
-        Workspace workspace,
-        PlanningContext planning,
-        StagePlans stage,
-        Events events,
-        TimeProvider clock
-    )
-    {
-        var values = new ArrangementValues(
-            made.Name,
-            GalleryValues.Of(Gallery.Usual),
-            [.. made.Pictures.Select(p => new ItemValues("", p))]
-        );
-        var id = RandomNumberGenerator.GetHexString(10, lowercase: true);
-        var reading = values.Check(id);
-        if (reading.Arrangement is not { } set)
-            return Problems.Of(400, reading.Sentence!, reading.Field);
-        workspace.Arrangements.Add(id, ArrangementValues.Of(set).Write(), clock.GetUtcNow());
-        events.Send("arrangement", new { id, version = 1 });
-        return TypedResults.Ok(ArrangementPreview.Of(id, workspace, planning, stage)!);
-    }
+        ArrangementChanges changes,
+        ArrangementPreview preview
+    ) => changes.Make(made.Name, made.Pictures).Answer(preview.There);
 
-    private static Results<Ok<ArrangementResponse>, ProblemHttpResult> Find(
-        string id,
-        Workspace workspace,
-        PlanningContext planning,
-        StagePlans stage
-    ) => ArrangementPreview.Of(id, workspace, planning, stage) is { } look ? TypedResults.Ok(look) : NoArrangement();
+    private static Results<Ok<ArrangementResponse>, ProblemHttpResult> Find(string id, ArrangementPreview preview) =>
+        preview.Of(id) is { } found ? TypedResults.Ok(found) : Problems.NoArrangement();
 
     private static Results<Ok<ArrangementResponse>, ProblemHttpResult> Change(
         string id,
         ArrangementValues values,
-        Workspace workspace,
-        PlanningContext planning,
-        StagePlans stage,
-        Events events,
-        BackgroundWork background,
-        Person person,
-        HttpRequest request,
-        TimeProvider clock
-    )
-    {
-        if (workspace.Arrangements.Find(id) is null)
-            return NoArrangement();
-        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
-            return Problems.Of(428, "Say with If-Match which version of the arrangement this started from.");
-        var reading = values.Check(id);
-        if (reading.Arrangement is not { } set)
-            return Problems.Of(400, reading.Sentence!, reading.Field);
-        if (!workspace.Arrangements.Save(id, version, ArrangementValues.Of(set).Write(), person.Now, clock.GetUtcNow()))
-            return Problems.Of(
-                409,
-                "This arrangement was changed in another window since you opened it: yours is still here, and "
-                    + "nothing was overwritten.",
-                null,
-                ("now", ArrangementPreview.Of(id, workspace, planning, stage))
-            );
-        events.Send("arrangement", new { id, version = version + 1 });
-        background.Prepare();
-        return TypedResults.Ok(ArrangementPreview.Of(id, workspace, planning, stage)!);
-    }
+        ArrangementChanges changes,
+        ArrangementPreview preview,
+        HttpRequest request
+    ) =>
+        Problems.VersionOf(request.Headers.IfMatch) is { } version
+            ? changes.Change(id, version, values).Answer(preview.There, values)
+            : Problems.Of(428, "Say with If-Match which version of the arrangement this started from.");
 
     private static async Task<IResult> Out(
         string id,
@@ -183,7 +138,7 @@ internal static class ArrangementEndpoints
     )
     {
         if (planning.ArrangementOf(id) is not { } set)
-            return NoArrangement();
+            return Problems.NoArrangement();
         var site = $"{request.Scheme}://{request.Host}";
         return format switch
         {
@@ -252,31 +207,9 @@ internal static class ArrangementEndpoints
         );
     }
 
-    private static Results<NoContent, ProblemHttpResult> Remove(
-        string id,
-        Workspace workspace,
-        PlanningContext planning,
-        Events events,
-        TimeProvider clock
-    )
-    {
-        var pages = planning.PagesByArrangement()[id].Select(p => p.Title).ToList();
-        if (pages.Count > 0)
-            return Problems.Of(409, $"This arrangement stands on {string.Join(", ", pages)}: take it out there first.");
-        if (!workspace.Arrangements.TakeAway(id, clock.GetUtcNow()))
-            return NoArrangement();
-        events.Send("arrangement", new { id, version = 0 });
-        return TypedResults.NoContent();
-    }
+    private static Results<NoContent, ProblemHttpResult> Remove(string id, ArrangementChanges changes) =>
+        changes.TakeAway(id).Answer();
 
-    private static Results<NoContent, ProblemHttpResult> PutBack(string id, Workspace workspace, Events events)
-    {
-        if (!workspace.Arrangements.PutBack(id))
-            return NoArrangement();
-        events.Send("arrangement", new { id, version = 0 });
-        return TypedResults.NoContent();
-    }
-
-    internal static ProblemHttpResult NoArrangement() =>
-        Problems.Of(404, "This arrangement is no longer there: go back to the list of arrangements.");
+    private static Results<NoContent, ProblemHttpResult> PutBack(string id, ArrangementChanges changes) =>
+        changes.PutBack(id).Answer();
 }

@@ -14,9 +14,13 @@ using Dekoro.Storage;
 namespace Dekoro.Server.Endpoints;
 
 /// <summary>What is told of an arrangement beside its values.</summary>
-internal static class ArrangementPreview
+internal sealed class ArrangementPreview(Workspace workspace, PlanningContext planning, StagePlans stage)
 {
-    public static ArrangementResponse? Of(string id, Workspace workspace, PlanningContext planning, StagePlans stage)
+    /// <summary>Of one that is there.</summary>
+    public ArrangementResponse There(string id) => Of(id)!;
+
+    /// <returns>Null for one that is not there.</returns>
+    public ArrangementResponse? Of(string id)
     {
         if (workspace.Arrangements.Find(id) is not { } row || planning.ArrangementOf(id) is not { } set)
             return null;

@@ -1,7 +1,8 @@
+using Dekoro.Application.Changes;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Ingest;
+using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
-using Dekoro.Application.Publication;
 using Dekoro.Application.Trash;
 using Dekoro.Core.Checks;
 using Dekoro.Core.Choices;
@@ -10,7 +11,6 @@ using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Media;
 using Dekoro.Core.Planning;
-using Dekoro.Core.Publication;
 using Dekoro.Core.Responsive;
 using Dekoro.Imaging;
 using Dekoro.Server.Contracts;
@@ -25,7 +25,6 @@ namespace Dekoro.Server.Endpoints;
 internal static class FileEndpoints
 {
     private const int MaxWord = 5000,
-        MaxAtOnce = 5000,
         MaxOwn = 24;
 
     public static void MapFiles(this IEndpointRouteBuilder api)
@@ -61,7 +60,7 @@ internal static class FileEndpoints
         var search = LibraryQuery.Read(query);
         var places = planning.PlacesByPicture();
         var used = places.Select(p => p.Key).ToHashSet();
-        (skip, take) = (Math.Max(0, skip), Math.Clamp(take, 1, MaxAtOnce));
+        (skip, take) = (Math.Max(0, skip), Math.Clamp(take, 1, PictureChanges.MaxAtOnce));
         // What comes after the first pictures of a search has the same filters.
         List<(string Group, string Name, LibraryFilter Filter)> switches =
             skip > 0 ? [] : [.. Switches, .. OwnSwitches(workspace)];
@@ -206,8 +205,8 @@ internal static class FileEndpoints
         PlanningContext planning
     )
     {
-        if (files.Ids.Count > MaxAtOnce)
-            return Problems.Of(400, $"At most {MaxAtOnce} pictures are looked up at once.", "ids");
+        if (files.Ids.Count > PictureChanges.MaxAtOnce)
+            return Problems.Of(400, $"At most {PictureChanges.MaxAtOnce} pictures are looked up at once.", "ids");
         var (found, places, twins) = (
             workspace.Assets.FindMany(files.Ids).ToDictionary(a => a.Id),
             planning.PlacesByPicture(),
@@ -333,59 +332,20 @@ internal static class FileEndpoints
     private static Results<Ok<FileItem>, ProblemHttpResult> Change(
         string id,
         FileChange change,
-        Workspace workspace,
+        PictureChanges changes,
         PlanningContext planning,
-        Events events,
-        BackgroundWork background,
         HttpRequest request,
         HttpResponse response
     )
     {
-        if (workspace.Assets.Find(id) is not { } asset)
-            return Problems.NoPicture();
         if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
             return Problems.NoVersion();
-        var was = asset.Facts.Words;
-        var words = change.On(was);
-        if (words.Refusal() is { } error)
-            return Problems.Of(400, error, words.Title.Trim().Length == 0 ? "title" : null);
-        var (keep, byHand) = (asset.Facts.Keep, asset.KeepByHand);
-        if (change.Keep is { } drawn)
-        {
-            try
-            {
-                (keep, byHand) = (new FocalRegion(drawn.X, drawn.Y, drawn.Width, drawn.Height), true);
-            }
-            catch (ArgumentOutOfRangeException)
-            {
-                return Problems.Of(400, "A keep area lies inside the picture and is not empty: draw it again.", "keep");
-            }
-        }
-        var address = change.HasOwnAddress switch
-        {
-            true => new AddressChange(taken => OwnAddress.For(asset.Facts with { Words = words }, taken)),
-            false => new AddressChange(null),
-            null => null,
-        };
-        if (!workspace.Assets.Change(id, version, words, keep, byHand, address))
-        {
-            return workspace.Assets.Find(id) is { } meanwhile
-                ? Problems.Stale(
-                    "Someone changed this picture's words meanwhile: theirs are shown now, yours are still in "
-                        + "the field.",
-                    ItemOf(meanwhile, 0),
-                    change
-                )
-                : Problems.NoPicture();
-        }
-        events.Send("library", new { id });
-        background.Prepare();
-        var now = workspace.Assets.Find(id)!;
-        response.Headers.ETag = Problems.ETagOf(now.Version);
-        return TypedResults.Ok(ItemOf(now, planning.PlacesByPicture()[id].Count()));
+        var result = changes.Change(id, version, change);
+        if (result is ChangeResult<Asset>.Done done)
+            response.Headers.ETag = Problems.ETagOf(done.Now.Version);
+        return result.Answer(now => ItemOf(now, planning.PlacesByPicture()[id].Count()), change);
     }
 
-    /// <returns>Null where the words will do.</returns>
     /// <param name="twins">Of those in the library that look the same; null where nobody asks.</param>
     public static FileItem ItemOf(Asset asset, int places, IEnumerable<string>? twins = null)
     {

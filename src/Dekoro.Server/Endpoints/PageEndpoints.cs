@@ -1,7 +1,6 @@
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
-using Dekoro.Application.Publication;
 using Dekoro.Core.Checks;
 using Dekoro.Core.Content;
 using Dekoro.Core.Delivery;
@@ -79,31 +78,12 @@ internal static class PageEndpoints
         return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftEndpoints.DraftOf(made, workspace, planning));
     }
 
-    private static Results<NoContent, ProblemHttpResult> Switch(
-        string id,
-        PageSwitch change,
-        Workspace workspace,
-        Events events,
-        BackgroundWork background
-    )
-    {
-        if (workspace.Pages.Find(id) is not { } page)
-            return Problems.NoPage();
-        if (page.Path.Length == 0 && !change.IsOn)
-            return Problems.Of(
-                409,
-                "The front page stays on: visitors who type the site's address would meet nothing."
-            );
-        workspace.Pages.Switch(id, change.IsOn);
-        events.Send("pages", new { id });
-        background.Prepare();
-        return TypedResults.NoContent();
-    }
+    private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, PageChanges changes) =>
+        changes.Switch(id, change.IsOn).Answer();
 
-    private static NoContent Order(PageOrder order, Workspace workspace, Events events)
+    private static NoContent Order(PageOrder order, PageChanges changes)
     {
-        workspace.Pages.Reorder(order.Ids);
-        events.Send("pages", new { });
+        changes.Reorder(order.Ids);
         return TypedResults.NoContent();
     }
 

@@ -1,7 +1,6 @@
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
-using Dekoro.Application.Publication;
 using Dekoro.Core.Checks;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Delivery;
@@ -54,7 +53,7 @@ internal static class RoomEndpoints
             VersionsOf(asset, workspace),
             LookOf(asset, asset.Edits, asset.Facts.Keep, workspace, planning),
             Edits.MaxStraightenDeg,
-            CannotEdit(asset)
+            asset.Facts.WhyNotEdited
         );
 
     private const int ScaleStep = 5;
@@ -79,15 +78,6 @@ internal static class RoomEndpoints
                 ),
         ];
 
-    private static string? CannotEdit(Asset asset) =>
-        asset.Facts switch
-        {
-            { IsVector: true } =>
-                "This is a drawing, sharp at any size: it is kept as it is. Its keep area can be set.",
-            { IsAnimated: true } => "This picture moves: its frames are kept as they are. Its keep area can be set.",
-            _ => null,
-        };
-
     private static Results<Ok<RoomResponse>, ProblemHttpResult> LookAt(
         string id,
         RoomState state,
@@ -99,7 +89,7 @@ internal static class RoomEndpoints
             return Problems.NoPicture();
         if (Read(state.Edits) is not { } edits)
             return NoEdits();
-        var keep = state.Keep is null ? FollowedKeep(asset, edits) : KeepOf(state.Keep);
+        var keep = state.Keep is null ? PictureVersions.FollowedKeep(asset, edits) : KeepOf(state.Keep);
         return TypedResults.Ok(LookOf(asset, edits, keep, workspace, planning));
     }
 
@@ -136,105 +126,28 @@ internal static class RoomEndpoints
         }
     }
 
-    private static Results<Ok<AdjustmentsResponse>, ProblemHttpResult> Even(
-        string id,
-        Workspace workspace,
-        PixelQueue pixels
-    )
-    {
-        if (workspace.Assets.Find(id) is not { } asset)
-            return Problems.NoPicture();
-        if (CannotEdit(asset) is { } sentence)
-            return Problems.Of(409, sentence);
-        try
-        {
-            return TypedResults.Ok(
-                Written(
-                    Core.Editing.EvenOut.Of(
-                        pixels.Run(token =>
-                            Measure.Tones(
-                                workspace.PathOf(asset),
-                                asset.Facts.Format,
-                                asset.OriginalSize,
-                                asset.Edits,
-                                token
-                            )
-                        )
-                    )
-                )
-            );
-        }
-        catch (RefusedFileException e)
-        {
-            return Problems.Of(422, e.Message);
-        }
-    }
+    private static Results<Ok<AdjustmentsResponse>, ProblemHttpResult> Even(string id, PictureVersions versions) =>
+        versions.EvenOut(id).Answer(Written);
 
-    private static Results<Ok<Box>, ProblemHttpResult> Guess(string id, Workspace workspace, PixelQueue pixels)
-    {
-        if (workspace.Assets.Find(id) is not { } asset)
-            return Problems.NoPicture();
-        try
-        {
-            return TypedResults.Ok(
-                Written(
-                    pixels
-                        .Run(token =>
-                            Measure.Read(
-                                workspace.PathOf(asset),
-                                asset.Facts.Format,
-                                asset.OriginalSize,
-                                asset.Edits,
-                                token
-                            )
-                        )
-                        .KeepGuess
-                )
-            );
-        }
-        catch (RefusedFileException e)
-        {
-            return Problems.Of(422, e.Message);
-        }
-    }
+    private static Results<Ok<Box>, ProblemHttpResult> Guess(string id, PictureVersions versions) =>
+        versions.GuessKeep(id).Answer(Written);
 
     private static async Task<Results<Ok<Room>, ProblemHttpResult>> Keep(
         string id,
         KeepVersion keep,
         HttpRequest request,
         Workspace workspace,
-        Versions versions,
+        PictureVersions versions,
         PlanningContext planning,
-        Events events,
-        BackgroundWork background,
         CancellationToken stop
     )
     {
-        if (workspace.Assets.Find(id) is not { } asset)
-            return Problems.NoPicture();
-        if (CannotEdit(asset) is { } sentence)
-            return Problems.Of(409, sentence);
         if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
             return Problems.NoVersion();
-        if (version != asset.Version)
-            return Meanwhile(id, keep, workspace, planning);
         if (Read(keep.Edits) is not { } edits)
             return NoEdits();
-        try
-        {
-            var keepIt = keep.Keep is null ? FollowedKeep(asset, edits) : KeepOf(keep.Keep);
-            var number = await Task.Run(
-                () => versions.Use(asset, edits, keepIt, asset.KeepByHand, keep.Replaces, stop),
-                stop
-            );
-            return number is null
-                ? Meanwhile(id, keep, workspace, planning)
-                : Used(id, workspace, planning, events, background);
-        }
-        catch (RefusedFileException e)
-        {
-            return Problems.Of(422, e.Message);
-        }
+        var result = await versions.KeepAsync(id, version, edits, KeepOf(keep.Keep), keep.Replaces, stop);
+        return result.Answer(now => RoomOf(now, workspace, planning), keep);
     }
 
     private static Results<Ok<Room>, ProblemHttpResult> Use(
@@ -242,54 +155,12 @@ internal static class RoomEndpoints
         int number,
         HttpRequest request,
         Workspace workspace,
-        PlanningContext planning,
-        Events events,
-        BackgroundWork background,
-        TimeProvider clock
-    )
-    {
-        if (workspace.Assets.Find(id) is not { } asset)
-            return Problems.NoPicture();
-        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
-            return Problems.NoVersion();
-        if (version != asset.Version)
-            return Meanwhile(id, number, workspace, planning);
-        if (asset.Facts.Edition == number)
-            return Open(id, workspace, planning);
-        if (workspace.Editions.Find(id, number) is not { } edition)
-            return Problems.Of(404, "This version is no longer there: choose another.");
-        return workspace.Editions.Use(asset, edition, null, clock.GetUtcNow()) is null
-            ? Meanwhile(id, number, workspace, planning)
-            : Used(id, workspace, planning, events, background);
-    }
-
-    private static Results<Ok<Room>, ProblemHttpResult> Meanwhile(
-        string id,
-        object yours,
-        Workspace workspace,
+        PictureVersions versions,
         PlanningContext planning
     ) =>
-        workspace.Assets.Find(id) is { } now
-            ? Problems.Stale(
-                "Someone changed this picture meanwhile, so yours was not kept: it is still here. Choose "
-                    + "which to go on with.",
-                RoomOf(now, workspace, planning),
-                yours
-            )
-            : Problems.NoPicture();
-
-    private static Results<Ok<Room>, ProblemHttpResult> Used(
-        string id,
-        Workspace workspace,
-        PlanningContext planning,
-        Events events,
-        BackgroundWork background
-    )
-    {
-        events.Send("library", new { id });
-        background.Prepare();
-        return Open(id, workspace, planning);
-    }
+        Problems.VersionOf(request.Headers.IfMatch) is { } version
+            ? versions.Use(id, version, number).Answer(now => RoomOf(now, workspace, planning), number)
+            : Problems.NoVersion();
 
     /// <param name="fit">stretch makes exactly the size; cut fills it round the keep area; without, the proportions
     /// stay and the width counts.</param>
@@ -396,9 +267,6 @@ internal static class RoomEndpoints
         );
     }
 
-    private static FocalRegion? FollowedKeep(Asset asset, Edits edits) =>
-        asset.Facts.Keep is { } keep ? asset.Edits.Follow(keep, edits, asset.OriginalSize) : null;
-
     private static IReadOnlyList<VersionResponse> VersionsOf(Asset asset, Workspace workspace)
     {
         var kept = workspace.Editions.Of(asset.Id);
@@ -431,17 +299,8 @@ internal static class RoomEndpoints
         ];
     }
 
-    private static FocalRegion? KeepOf(Box box)
-    {
-        try
-        {
-            return new FocalRegion(box.X, box.Y, box.Width, box.Height);
-        }
-        catch (ArgumentOutOfRangeException)
-        {
-            return null;
-        }
-    }
+    private static FocalRegion? KeepOf(Box? box) =>
+        box is null ? null : FocalRegion.Of(box.X, box.Y, box.Width, box.Height);
 
     private static Edits? Read(EditsResponse look)
     {

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Application.Changes;
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
@@ -43,7 +44,7 @@ internal static class SiteEndpoints
         api.MapGet("/events", Listen).ExcludeFromDescription();
     }
 
-    private static SiteResponse Site(Workspace workspace, PlanningContext planning, LiveSite live)
+    private static SiteResponse Site(Workspace workspace, FrameStyleUse use, LiveSite live)
     {
         var style = workspace.Style.Current;
         var layout = new PageLayout(style);
@@ -82,7 +83,7 @@ internal static class SiteEndpoints
                 BandBlock.MaxHeightPx,
                 Readability.Steps
             ),
-            LooksOf(workspace, planning),
+            LooksOf(workspace, use),
             new(FrameStyle.MaxLinePx, FrameStyle.MaxPaddingPx, Corners.MaxPx, Shadow.MaxPx),
             [.. VisitorLine.Offered.Select(l => l.Name)],
             live.IsThere,
@@ -107,59 +108,34 @@ internal static class SiteEndpoints
     {
         var style = workspace.Style.Current;
         var (pictures, files) = changes.NotMadeYet();
-        return new(StyleValues.Of(style), SeenOf(style), StyleValues.PairsOf(style.Colours), pictures, files);
+        return new(
+            StyleValues.Of(style),
+            StyleChanges.MarkOf(style),
+            StyleValues.PairsOf(style.Colours),
+            pictures,
+            files
+        );
     }
-
-    /// <summary>Names what a person may set of a style; looks have names of their own.</summary>
-    private static string SeenOf(SiteStyle style) => StyleShelf.MarkOf(StyleValues.Of(style));
 
     private static Results<Ok<StyleResponse>, ProblemHttpResult> SetStyle(
         StyleChange change,
         HttpRequest request,
         Workspace workspace,
-        SiteChanges changes,
-        Events events
+        StyleChanges styles,
+        SiteChanges changes
     )
     {
         if (Problems.MarkOf(request.Headers.IfMatch) is not { } seen)
             return Problems.NoVersion();
-        var (isStale, reading) = (false, change.Values.Read(workspace.Style.Current));
-        workspace.Style.Change(now =>
-        {
-            isStale = SeenOf(now) != seen;
-            reading = change.Values.Read(now);
-            return isStale ? null : reading.Style;
-        });
-        if (isStale)
-        {
-            return Problems.Stale(
-                "The site's style was changed in another window in the meantime: look at it as it is now, and "
-                    + "change it again.",
-                StyleOf(workspace, changes),
-                change.Values
-            );
-        }
-        if (reading.Style is null)
-            return Problems.Of(400, reading.Errors[0].Sentence, reading.Errors[0].Field, ("errors", reading.Errors));
-        events.Send("site", new { workspace.Style.Mark });
-        return TypedResults.Ok(StyleOf(workspace, changes));
+        var result = styles.Change(seen, change.Values);
+        return result is ChangeResult<StyleReading>.Done { Now: { Style: null, Errors: var errors } }
+            ? Problems.Of(400, errors[0].Sentence, errors[0].Field, ("errors", errors))
+            : result.Answer(_ => StyleOf(workspace, changes), change.Values);
     }
 
-    private static IReadOnlyList<FrameStyleOffer> LooksOf(Workspace workspace, PlanningContext planning)
+    private static IReadOnlyList<FrameStyleOffer> LooksOf(Workspace workspace, FrameStyleUse use)
     {
-        var placed = planning.PagesByArrangement();
-        var sets = workspace
-            .Arrangements.All()
-            .Where(row => !placed.Contains(row.Id))
-            .Select(row => planning.ArrangementOf(row.Id))
-            .OfType<Arrangement>();
-        var places = workspace
-            .Pages.All()
-            .SelectMany(p => planning.DocumentOf(p).Figures)
-            .Select(f => f.Look)
-            .Concat(sets.SelectMany(set => set.Shown.Select(_ => set.Look)))
-            .CountBy(look => look.NamedId ?? "")
-            .ToDictionary();
+        var places = use.ByLook();
         return
         [
             .. workspace.Style.Current.Looks.Select(l => new FrameStyleOffer(
@@ -167,77 +143,39 @@ internal static class SiteEndpoints
                 l.Name,
                 FrameStyleValues.Of(l.Look),
                 places.GetValueOrDefault(l.Id),
-                StyleShelf.MarkOf(StoredFrameStyle.Of(l))
+                StyleChanges.MarkOf(l)
             )),
         ];
     }
 
+    /// <summary>If-Match names the one look as it was seen, If-None-Match: * begins a new one.</summary>
     private static Results<Ok<IReadOnlyList<FrameStyleOffer>>, ProblemHttpResult> SetLook(
         string id,
         FrameStyleChange change,
         HttpRequest request,
         Workspace workspace,
-        PlanningContext planning,
-        Events events
-    ) =>
-        ChangeLooks(id, change, request, workspace, planning, events, looks =>
-            NamedFrameStyle.Set(looks, id, change.Name, change.Look)
-        );
+        StyleChanges styles,
+        FrameStyleUse use
+    )
+    {
+        var (seen, isNew) = (Problems.MarkOf(request.Headers.IfMatch), request.Headers.IfNoneMatch == "*");
+        return seen is null && !isNew
+            ? Problems.NoVersion()
+            : styles
+                .SetLook(id, isNew ? null : seen, change.Name, change.Look)
+                .Answer(_ => LooksOf(workspace, use), change);
+    }
 
     private static Results<Ok<IReadOnlyList<FrameStyleOffer>>, ProblemHttpResult> TakeOutLook(
         string id,
         HttpRequest request,
         Workspace workspace,
-        PlanningContext planning,
-        Events events
-    )
-    {
-        if (LooksOf(workspace, planning).FirstOrDefault(l => l.Id == id) is { Places: > 0 } used)
-            return Problems.Of(409, $"{used.Name} stands on {used.Places} picture(s): give them another look first.");
-        return ChangeLooks(id, null, request, workspace, planning, events, looks =>
-            new(looks.RemoveAll(l => l.Id == id), null, null)
-        );
-    }
-
-    /// <summary>
-    /// Changes the looks as they are at that moment: If-Match names the one look as it was seen, If-None-Match: *
-    /// begins a new one.
-    /// </summary>
-    private static Results<Ok<IReadOnlyList<FrameStyleOffer>>, ProblemHttpResult> ChangeLooks(
-        string id,
-        FrameStyleChange? yours,
-        HttpRequest request,
-        Workspace workspace,
-        PlanningContext planning,
-        Events events,
-        Func<ImmutableArray<NamedFrameStyle>, NamedFrameStyles> change
-    )
-    {
-        var (seen, isNew) = (Problems.MarkOf(request.Headers.IfMatch), request.Headers.IfNoneMatch == "*");
-        if (seen is null && !isNew)
-            return Problems.NoVersion();
-        var (isStale, set) = (false, new NamedFrameStyles(null, null, null));
-        workspace.Style.Change(style =>
-        {
-            var there = style.Looks.FirstOrDefault(l => l.Id == id);
-            isStale = isNew
-                ? there is not null
-                : there is null || StyleShelf.MarkOf(StoredFrameStyle.Of(there)) != seen;
-            set = isStale ? set : change(style.Looks);
-            return set.Looks is { } looks ? style with { Looks = looks } : null;
-        });
-        if (isStale)
-            return Problems.Stale(
-                "This look was changed in another window meanwhile, so nothing was done: look at it as it is "
-                    + "now, and change it again.",
-                LooksOf(workspace, planning),
-                yours
-            );
-        if (set.Looks is null)
-            return Problems.Of(400, set.Sentence!, set.Field);
-        events.Send("site", new { workspace.Style.Mark });
-        return TypedResults.Ok(LooksOf(workspace, planning));
-    }
+        StyleChanges styles,
+        FrameStyleUse use
+    ) =>
+        Problems.MarkOf(request.Headers.IfMatch) is { } seen
+            ? styles.TakeOutLook(id, seen).Answer(_ => LooksOf(workspace, use))
+            : Problems.NoVersion();
 
     private static Ok<LinkResponse> ReadLink(
         string typed,

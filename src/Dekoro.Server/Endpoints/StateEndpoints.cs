@@ -1,7 +1,6 @@
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
-using Dekoro.Application.Publication;
 using Dekoro.Core.Arrangements;
 using Dekoro.Server.Contracts;
 using Dekoro.Server.Hosting;
@@ -56,43 +55,14 @@ internal static class StateEndpoints
                         s.Version == set.Version
                     )),
             ])
-            : ArrangementEndpoints.NoArrangement();
+            : Problems.NoArrangement();
 
     private static Results<Ok<ArrangementResponse>, ProblemHttpResult> RestoreArrangement(
         string id,
         long version,
-        Workspace workspace,
-        PlanningContext planning,
-        StagePlans stage,
-        Events events,
-        BackgroundWork background,
-        Person person,
-        TimeProvider clock
-    )
-    {
-        if (workspace.Arrangements.Find(id) is not { } now)
-            return ArrangementEndpoints.NoArrangement();
-        if (workspace.ArrangementStates.Find(id, version) is not { } state)
-            return Problems.NoState();
-        if (
-            !workspace.Arrangements.Save(
-                id,
-                now.Version,
-                state.Content,
-                person.Now,
-                clock.GetUtcNow(),
-                isNewState: true
-            )
-        )
-            return Problems.Of(
-                409,
-                "The arrangement was changed at the same moment, so nothing was done: look at it as it is "
-                    + "now, and try again."
-            );
-        events.Send("arrangement", new { id, version = now.Version + 1 });
-        background.Prepare();
-        return TypedResults.Ok(ArrangementPreview.Of(id, workspace, planning, stage)!);
-    }
+        ArrangementChanges changes,
+        ArrangementPreview preview
+    ) => changes.Restore(id, version).Answer(preview.There);
 
     private static Results<Ok<IReadOnlyList<StateResponse>>, ProblemHttpResult> List(string id, Workspace workspace) =>
         workspace.Pages.Find(id) is { } page
@@ -113,39 +83,10 @@ internal static class StateEndpoints
     private static Results<Ok<DraftKept>, ProblemHttpResult> Restore(
         string id,
         long version,
-        Workspace workspace,
-        PlanningContext planning,
-        Events events,
-        BackgroundWork background,
-        Person person,
-        TimeProvider clock
-    )
-    {
-        if (workspace.Pages.Find(id) is not { } page)
-            return Problems.NoPage();
-        if (workspace.States.Find(id, version) is not { } state)
-            return Problems.NoState();
-        if (
-            workspace.Pages.SaveDraft(
-                id,
-                page.Version,
-                state.Title,
-                page.Path,
-                state.Summary,
-                state.Draft,
-                person.Now,
-                clock.GetUtcNow(),
-                isNewState: true
-            )
-            is null
-        )
-            return Problems.Of(
-                409,
-                "The page was changed at the same moment, so nothing was done: look at it as it is now, and try again."
-            );
-        var now = workspace.Pages.Find(id)!;
-        events.Send("page", new { id, version = now.Version });
-        background.Prepare();
-        return TypedResults.Ok(new DraftKept(now.Version, planning.StateOf(now), now.ChangedAt, null));
-    }
+        PageChanges changes,
+        PlanningContext planning
+    ) =>
+        changes
+            .Restore(id, version)
+            .Answer(now => new DraftKept(now.Version, planning.StateOf(now), now.ChangedAt, null));
 }

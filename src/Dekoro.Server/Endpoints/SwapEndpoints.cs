@@ -1,7 +1,6 @@
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
-using Dekoro.Application.Publication;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Planning;
 using Dekoro.Server.Contracts;
@@ -50,40 +49,12 @@ internal static class SwapEndpoints
         ]);
     }
 
-    private static Results<Ok<Swapped>, ProblemHttpResult> Carry(
-        string id,
-        Swap swap,
-        Workspace workspace,
-        PlanningContext planning,
-        Swaps swaps,
-        Events events,
-        BackgroundWork background
-    )
-    {
-        if (workspace.Assets.Find(swap.With) is null)
-            return Problems.NoPicture();
-        if (swap.With == id)
-            return Problems.Of(400, "That is the picture that stands there already: choose another.", "with");
-        var named = swap.Places?.ToDictionary(p => (p.PageId, p.BlockId), p => p.Alt);
-        var places = planning
-            .PlacesByPicture()[id]
-            .Where(p => named is null || named.ContainsKey((p.Page.Id, p.Figure.Id)))
-            .ToList();
-        if (places.Count == 0)
-            return Problems.Of(409, "This picture stands nowhere any more, so nothing was swapped.");
-        if (
-            swaps.Carry(id, swap.With, [.. places.Select(p => (p.Page, p.Figure.Id, named?[(p.Page.Id, p.Figure.Id)]))])
-            is not { } pages
-        )
-            return Problems.Of(409, "A page was changed at the same moment, so nothing was swapped: try it again.");
-        events.Send("library", new { id });
-        background.Prepare();
-        return TypedResults.Ok(
-            new Swapped(
-                places.Count,
-                pages,
-                new Swap(id, [.. places.Select(p => new SwappedPlace(p.Page.Id, p.Figure.Id, p.Figure.Alt.Own))])
-            )
-        );
-    }
+    private static Results<Ok<Swapped>, ProblemHttpResult> Carry(string id, Swap swap, Swaps swaps) =>
+        swaps
+            .Replace(id, swap.With, swap.Places?.ToDictionary(p => (p.PageId, p.BlockId), p => p.Alt))
+            .Answer(done => new Swapped(
+                done.Was.Count,
+                done.Pages,
+                new Swap(id, [.. done.Was.Select(p => new SwappedPlace(p.PageId, p.BlockId, p.Alt))])
+            ));
 }

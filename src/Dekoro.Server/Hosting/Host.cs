@@ -4,6 +4,7 @@ using Dekoro.Application.Ingest;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
 using Dekoro.Application.Publication;
+using Dekoro.Application.Site;
 using Dekoro.Application.Trash;
 using Dekoro.Publishing;
 using Dekoro.Server.Contracts;
@@ -109,7 +110,15 @@ public static class Host
             .AddSingleton<PreviewDeltaCache>()
             .AddSingleton<DraftSave>()
             .AddSingleton<Grids>()
-            .AddSingleton<Swaps>();
+            .AddSingleton<Swaps>()
+            .AddSingleton<PageChanges>();
+        services
+            .AddSingleton<ArrangementChanges>()
+            .AddSingleton<ArrangementPreview>()
+            .AddSingleton<PictureChanges>()
+            .AddSingleton<PictureVersions>()
+            .AddSingleton<FrameStyleUse>()
+            .AddSingleton<StyleChanges>();
         services
             .AddSingleton<SiteCalendar>()
             .AddSingleton<PlanningContext>()

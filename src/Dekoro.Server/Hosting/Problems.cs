@@ -1,3 +1,4 @@
+using Dekoro.Application.Changes;
 using Dekoro.Core.Content;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -23,6 +24,9 @@ internal static class Problems
 
     public static ProblemHttpResult NoPage() => Of(404, "This page is no longer there: go back to the list of pages.");
 
+    public static ProblemHttpResult NoArrangement() =>
+        Of(404, "This arrangement is no longer there: go back to the list of arrangements.");
+
     public static ProblemHttpResult NoState() => Of(404, "This state of the page is no longer kept: choose another.");
 
     public static ProblemHttpResult NoPicture() => Of(404, "This picture is no longer in the library: choose another.");
@@ -40,6 +44,45 @@ internal static class Problems
     /// <summary>The work of two people met; both are in the answer, and nothing was overwritten.</summary>
     public static ProblemHttpResult Stale(string sentence, object? now, object? yours) =>
         Of(409, sentence, null, ("now", now), ("yours", yours));
+
+    /// <summary>What came of a change, on the wire.</summary>
+    /// <param name="written">What was changed, as the client knows it.</param>
+    /// <param name="yours">What was sent, where somebody else was faster.</param>
+    public static Results<Ok<TWritten>, ProblemHttpResult> Answer<T, TWritten>(
+        this ChangeResult<T> result,
+        Func<T, TWritten> written,
+        object? yours = null
+    ) =>
+        result switch
+        {
+            ChangeResult<T>.Done done => TypedResults.Ok(written(done.Now)),
+            ChangeResult<T>.Stale stale => Stale(stale.Sentence, written(stale.Now), yours),
+            var other => Failure(other),
+        };
+
+    /// <summary>The same of a change after which there is nothing to say.</summary>
+    public static Results<NoContent, ProblemHttpResult> Answer<T>(this ChangeResult<T> result) =>
+        result is ChangeResult<T>.Done ? TypedResults.NoContent() : Failure(result);
+
+    private static ProblemHttpResult Failure<T>(ChangeResult<T> result) =>
+        result switch
+        {
+            ChangeResult<T>.NotThere gone => NotThere(gone.What),
+            ChangeResult<T>.Refused refused => Of(400, refused.Sentence, refused.Field),
+            ChangeResult<T>.Conflict conflict => Of(409, conflict.Sentence),
+            ChangeResult<T>.Undecodable undecodable => Of(422, undecodable.Sentence),
+            _ => throw new InvalidOperationException($"{result.GetType().Name} has no answer."),
+        };
+
+    private static ProblemHttpResult NotThere(Thing what) =>
+        what switch
+        {
+            Thing.Page => NoPage(),
+            Thing.Picture => NoPicture(),
+            Thing.Arrangement => NoArrangement(),
+            Thing.State => NoState(),
+            _ => Of(404, "This version is no longer there: choose another."),
+        };
 
     /// <summary>What stands in <c>If-Match: "mark"</c>; null where there is none.</summary>
     public static string? MarkOf(string? ifMatch) => ifMatch?.Trim().Trim('"') is { Length: > 0 } mark ? mark : null;

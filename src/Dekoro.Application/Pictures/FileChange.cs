@@ -1,6 +1,6 @@
 using Dekoro.Core.Media;
 
-namespace Dekoro.Server.Contracts;
+namespace Dekoro.Application.Pictures;
 
 /// <summary>What is to be different; null leaves a value as it is.</summary>
 public sealed record FileChange(
@@ -17,6 +17,7 @@ public sealed record FileChange(
     bool? HasOwnAddress = null
 )
 {
+    /// <summary>The words as they are then.</summary>
     public PictureMetadata On(PictureMetadata was) =>
         was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, keywords: Keywords, own: Own);
 }

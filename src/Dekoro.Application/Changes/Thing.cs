@@ -1,0 +1,20 @@
+namespace Dekoro.Application.Changes;
+
+/// <summary>What a person asks to change.</summary>
+public enum Thing
+{
+    /// <summary>A page or post.</summary>
+    Page,
+
+    /// <summary>A picture of the library.</summary>
+    Picture,
+
+    /// <summary>A version of a picture.</summary>
+    Version,
+
+    /// <summary>A gallery, slider or carousel.</summary>
+    Arrangement,
+
+    /// <summary>How a page or an arrangement stood at a time.</summary>
+    State,
+}

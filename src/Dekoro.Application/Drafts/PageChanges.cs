@@ -1,0 +1,66 @@
+using Dekoro.Application.Changes;
+using Dekoro.Application.Hosting;
+using Dekoro.Application.Publication;
+using Result = Dekoro.Application.Changes.ChangeResult<Dekoro.Storage.PageRow>;
+
+namespace Dekoro.Application.Drafts;
+
+/// <summary>What is done to a page as a whole.</summary>
+public sealed class PageChanges(
+    Workspace workspace,
+    Events events,
+    BackgroundWork background,
+    Person person,
+    TimeProvider clock
+)
+{
+    /// <summary>On the public site or not, from the next publishing on.</summary>
+    public Result Switch(string id, bool isOn)
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return new Result.NotThere(Thing.Page);
+        if (page.Path.Length == 0 && !isOn)
+            return new Result.Conflict(
+                "The front page stays on: visitors who type the site's address would meet nothing."
+            );
+        workspace.Pages.Switch(id, isOn);
+        events.Send("pages", new { id });
+        background.Prepare();
+        return new Result.Done(page);
+    }
+
+    /// <summary>The order of pages in the site's menu.</summary>
+    public void Reorder(IReadOnlyList<string> ids)
+    {
+        workspace.Pages.Reorder(ids);
+        events.Send("pages", new { });
+    }
+
+    /// <summary>The draft as it stood then; how it stands now stays among the states.</summary>
+    public Result Restore(string id, long version)
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return new Result.NotThere(Thing.Page);
+        if (workspace.States.Find(id, version) is not { } state)
+            return new Result.NotThere(Thing.State);
+        var kept = workspace.Pages.SaveDraft(
+            id,
+            page.Version,
+            state.Title,
+            page.Path,
+            state.Summary,
+            state.Draft,
+            person.Now,
+            clock.GetUtcNow(),
+            isNewState: true
+        );
+        if (kept is null)
+            return new Result.Conflict(
+                "The page was changed at the same moment, so nothing was done: look at it as it is now, and try again."
+            );
+        var now = workspace.Pages.Find(id)!;
+        events.Send("page", new { id, version = now.Version });
+        background.Prepare();
+        return new Result.Done(now);
+    }
+}
