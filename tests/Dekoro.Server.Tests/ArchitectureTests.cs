@@ -113,6 +113,20 @@ public sealed class ArchitectureTests
         Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
     }
 
+    /// <summary>What tells others of a change, and when it was made, is the use case's.</summary>
+    [Fact]
+    public void Endpoints_map_what_use_cases_answer_and_change_nothing_themselves()
+    {
+        var result = Types
+            .InAssembly(typeof(Dekoro.Server.Hosting.Host).Assembly)
+            .That()
+            .ResideInNamespace("Dekoro.Server.Endpoints")
+            .ShouldNot()
+            .HaveDependencyOnAny("System.TimeProvider", "Dekoro.Application.Publication.BackgroundWork")
+            .GetResult();
+        Assert.True(result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
+    }
+
     [Fact]
     public void Only_the_server_speaks_HTTP_and_only_storage_speaks_SQL()
     {

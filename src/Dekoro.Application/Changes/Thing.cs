@@ -17,4 +17,10 @@ public enum Thing
 
     /// <summary>How a page or an arrangement stood at a time.</summary>
     State,
+
+    /// <summary>A file of the library that is no picture.</summary>
+    File,
+
+    /// <summary>What was read elsewhere and is not kept yet.</summary>
+    Proposal,
 }

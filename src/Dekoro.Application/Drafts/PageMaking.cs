@@ -1,7 +1,9 @@
 using System.Security.Cryptography;
+using Dekoro.Application.Changes;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
 using Dekoro.Application.Publication;
+using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
 using Dekoro.Core.Links;
 using Dekoro.Storage;
@@ -26,6 +28,18 @@ public sealed class PageMaking(
             > 200 => "A title holds at most 200 characters: shorten it.",
             _ => null,
         };
+
+    /// <summary>What keeps a new page from being made; null where nothing does.</summary>
+    public static FieldError? Refusal(string? kind, string? title) =>
+        kind is not ("page" or "post") ? new("kind", "Say whether it is a page or a post.")
+        : TitleError(title) is { } error ? new("title", error)
+        : null;
+
+    /// <summary>Makes one that is asked for.</summary>
+    public ChangeResult<PageRow> Make(string kind, string title) =>
+        Refusal(kind, title) is { } no
+            ? new ChangeResult<PageRow>.Refused(no.Field, no.Sentence)
+            : new ChangeResult<PageRow>.Done(Add(kind, title, Document.Empty));
 
     /// <param name="kind">page or post.</param>
     public PageRow Add(string kind, string title, Document document)

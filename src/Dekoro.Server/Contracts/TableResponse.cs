@@ -1,3 +1,4 @@
+using Dekoro.Application.Pictures;
 using Dekoro.Intake;
 
 namespace Dekoro.Server.Contracts;

@@ -1,4 +1,5 @@
 using Dekoro.Application.Hosting;
+using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
 using Dekoro.Core.Links;
 using Dekoro.Core.Media;
@@ -47,7 +48,7 @@ internal static class DownloadEndpoints
     )
     {
         if (workspace.Downloads.Find(id) is not { } found)
-            return NoFile();
+            return Problems.NoFile();
         var text =
             found.Facts.Type.Kind == DownloadKind.Text
                 ? await BeginningAsync(workspace.Files.PathOf(found.Sha256), stop)
@@ -60,43 +61,15 @@ internal static class DownloadEndpoints
     private static Results<Ok<DownloadItem>, ProblemHttpResult> Change(
         string id,
         DownloadChange change,
-        Workspace workspace,
+        DownloadChanges changes,
         PlanningContext planning,
-        Events events,
-        TimeProvider clock,
         HttpRequest request
-    )
-    {
-        if (workspace.Downloads.Find(id) is not { } found)
-            return NoFile();
-        if (Problems.VersionOf(request.Headers.IfMatch) is not { } version)
-            return Problems.NoVersion();
-        var links = planning.LinksByDownload();
-        if (change.IsAway == true && links[id].Any())
-            return Problems.Of(
-                409,
-                $"{string.Join(", ", links[id].Select(p => p.Title).Distinct())} links to it: take the link "
-                    + "out there first."
-            );
-        var now = change.On(found.Facts);
-        if (now.Title.Length == 0)
-            return Problems.Of(400, "A file needs a title: its address and its link are made from it.", "title");
-        if (PictureMetadata.TooLong(now.Title, now.Description, now.Folder) is { } error)
-            return Problems.Of(400, error);
-        var away = change.AwayOn(found.AwaySince, clock.GetUtcNow());
-        if (!workspace.Downloads.Change(now, version, away))
-        {
-            return workspace.Downloads.Find(id) is { } meanwhile
-                ? Problems.Stale(
-                    "Someone changed this file's words meanwhile: theirs are shown now, yours are still in the field.",
-                    ItemOf(meanwhile, planning.DownloadNames(), links),
-                    change
-                )
-                : NoFile();
-        }
-        events.Send("library", new { id });
-        return TypedResults.Ok(ItemOf(workspace.Downloads.Find(id)!, planning.DownloadNames(), links));
-    }
+    ) =>
+        Problems.VersionOf(request.Headers.IfMatch) is { } version
+            ? changes
+                .Change(id, version, change)
+                .Answer(now => ItemOf(now, planning.DownloadNames(), planning.LinksByDownload()), change)
+            : Problems.NoVersion();
 
     private static DownloadItem ItemOf(
         StoredDownload d,
@@ -123,8 +96,6 @@ internal static class DownloadEndpoints
             d.Version,
             d.AwaySince
         );
-
-    internal static ProblemHttpResult NoFile() => Problems.Of(404, "This file is not in the library any more.");
 
     private static async Task<string> BeginningAsync(string path, CancellationToken stop)
     {

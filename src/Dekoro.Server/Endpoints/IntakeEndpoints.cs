@@ -242,7 +242,7 @@ internal static class IntakeEndpoints
         string id,
         Proposals proposals,
         PlanningContext planning
-    ) => proposals.Find(id) is { } pending ? TypedResults.Ok(LookOf(pending, planning)) : Gone();
+    ) => proposals.Find(id) is { } pending ? TypedResults.Ok(LookOf(pending, planning)) : Problems.NoProposal();
 
     private static ProposalResponse LookOf(Pending pending, PlanningContext planning)
     {
@@ -274,7 +274,7 @@ internal static class IntakeEndpoints
     ) =>
         proposals.Find(id) is { } pending
             ? TypedResults.Ok(LookOf(await proposals.FetchWaitingAsync(pending, stop), planning))
-            : Gone();
+            : Problems.NoProposal();
 
     private static ProposedPiece PieceOf(Block block) =>
         new(
@@ -308,7 +308,7 @@ internal static class IntakeEndpoints
     )
     {
         if (proposals.Find(id) is not { } pending)
-            return Gone();
+            return Problems.NoProposal();
         var out1 = without.Split(',', StringSplitOptions.RemoveEmptyEntries).ToHashSet();
         var words = Inserting.WithPictures(pending.Words, picture => out1.Contains(picture) ? null : picture);
         var heading = string.IsNullOrWhiteSpace(title) ? pending.Title : title;
@@ -332,71 +332,24 @@ internal static class IntakeEndpoints
     private static Results<Ok<KeptProposal>, ProblemHttpResult> Keep(
         string id,
         KeepProposal keep,
-        Proposals proposals,
-        Workspace workspace,
-        PageMaking making
-    )
-    {
-        if (proposals.Find(id) is not { } pending)
-            return Gone();
-        if (keep.NewKind is not (null or "page" or "post"))
-            return Problems.Of(400, "Say whether it is a page or a post.", "newKind");
-        if (keep.NewKind is not null && PageMaking.TitleError(keep.NewTitle) is { } error)
-            return Problems.Of(400, error, "newTitle");
-        var page = keep.Page is null ? null : workspace.Pages.Find(keep.Page);
-        if (keep.Page is not null && page is null)
-            return Problems.NoPage();
-        var byId = pending.Pictures.ToDictionary(p => p.Asset.Id);
-        var chosen = new Dictionary<string, PictureMetadata>();
-        foreach (var picture in keep.Pictures.Where(p => byId.ContainsKey(p.Id)))
-        {
-            var words = picture.Words.On(byId[picture.Id].Asset.Facts.Words);
-            if (words.Refusal() is { } wrong)
-                return Problems.Of(400, wrong, picture.Id);
-            chosen[picture.Id] = words;
-        }
-        var (taken, pieces) = proposals.Keep(pending, chosen);
-        if (keep.NewKind is { } kind)
-            return TypedResults.Ok(
-                new KeptProposal(
-                    taken,
-                    making
-                        .Add(kind, keep.NewTitle!, Inserting.Into(Document.Empty, null, pieces, PageMaking.NewBlockId))
-                        .Id,
-                    null
-                )
-            );
-        if (page is null)
-            return TypedResults.Ok(
-                new KeptProposal(
-                    taken,
-                    null,
-                    DocumentWriter.Write(Inserting.Into(Document.Empty, null, pieces, PageMaking.NewBlockId))
-                )
-            );
-        for (var tries = 0; !making.Insert(page, keep.After, pieces); tries++)
-        {
-            // Someone typed on that page in the same moment; what they typed stays, and the pieces go in beside it.
-            if (tries > 5 || workspace.Pages.Find(page.Id) is not { } now)
-                return Problems.Of(
-                    409,
-                    "The pictures are in the library, but the page keeps changing under other hands: place "
-                        + "them from the drawer."
-                );
-            page = now;
-        }
-        return TypedResults.Ok(new KeptProposal(taken, page.Id, null));
-    }
+        ProposalKeeping keeping
+    ) =>
+        keeping
+            .Keep(id, keep.Pictures.Select(p => (p.Id, p.Words)), TargetOf(keep))
+            .Answer(kept => new KeptProposal(
+                kept.Files,
+                kept.PageId,
+                kept.Words is { } words ? DocumentWriter.Write(words) : null
+            ));
+
+    private static ProposalTarget TargetOf(KeepProposal keep) =>
+        keep.NewKind is { } kind ? new ProposalTarget.NewPage(kind, keep.NewTitle ?? "")
+        : keep.Page is { } page ? new ProposalTarget.OnPage(page, keep.After)
+        : new ProposalTarget.None();
 
     private static NoContent LetGo(string id, Proposals proposals)
     {
         proposals.LetGo(id);
         return TypedResults.NoContent();
     }
-
-    private static ProblemHttpResult Gone() =>
-        Problems.Of(
-            404,
-            "This proposal is no longer here; nothing of it was kept. Open the mail, page or archive again."
-        );
 }

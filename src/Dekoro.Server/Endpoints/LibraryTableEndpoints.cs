@@ -1,8 +1,8 @@
 using System.IO.Compression;
 using System.Text;
 using Dekoro.Application.Hosting;
+using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
-using Dekoro.Application.Publication;
 using Dekoro.Core.Media;
 using Dekoro.Intake;
 using Dekoro.Server.Contracts;
@@ -97,9 +97,7 @@ internal static class LibraryTableEndpoints
 
     private static async Task<Results<Ok<TableResponse>, ProblemHttpResult>> ReadTable(
         HttpRequest request,
-        Workspace workspace,
-        Events events,
-        BackgroundWork background,
+        TableChanges changes,
         CancellationToken stop,
         bool apply = false
     )
@@ -110,86 +108,14 @@ internal static class LibraryTableEndpoints
         await file.CopyToAsync(content, stop);
         try
         {
-            var table = LibraryTable.Read(content.ToArray());
-            var (changed, leftOut) = Matched(table, workspace.Assets.All().Where(a => a.AwaySince is null).ToList());
-            if (changed.Select(c => c.Words.Refusal()).FirstOrDefault(e => e is not null) is { } error)
-                return Problems.Of(400, error);
-            if (
-                apply
-                && workspace.Assets.ChangeWords([.. changed.Select(c => (c.Asset.Id, c.Asset.Version, c.Words))]) > 0
-            )
-            {
-                events.Send("library", new { id = changed[0].Asset.Id });
-                background.Prepare();
-            }
-            var changes = changed.SelectMany(c => Differences(c.Asset, c.Words)).ToList();
-            return TypedResults.Ok(
-                new TableResponse(changed.Count, [.. changes.Take(MaxShown)], changes.Count, leftOut, apply)
-            );
+            return changes.Read(content.ToArray(), apply).Answer(Written);
         }
         catch (UnreadableException e)
         {
             return Problems.Of(422, e.Message);
         }
-    }
 
-    /// <summary>Each line's picture by its id, else by its file's name where only one has it.</summary>
-    private static (List<(Asset Asset, PictureMetadata Words)> Changed, List<LeftOut> LeftOut) Matched(
-        TableReading table,
-        IReadOnlyList<Asset> assets
-    )
-    {
-        var (byId, byName) = (
-            assets.ToDictionary(a => a.Id),
-            assets.ToLookup(a => a.Facts.FileName, StringComparer.OrdinalIgnoreCase)
-        );
-        var (changed, leftOut) = (new List<(Asset, PictureMetadata)>(), table.LeftOut.ToList());
-        foreach (var row in table.Rows)
-        {
-            var named = byName[Path.GetFileName(row.File)].ToList();
-            if (byId.GetValueOrDefault(row.Id) is { } asset || named is [var only] && (asset = only) is not null)
-            {
-                // An empty title would leave a picture without a name, which an empty cell does not mean.
-                var words = row.On(asset.Facts.Words);
-                if (words.Title.Trim().Length == 0)
-                    words = words with { Title = asset.Facts.Words.Title };
-                if (words != asset.Facts.Words)
-                    changed.Add((asset, words));
-            }
-            else
-                leftOut.Add(
-                    new(
-                        row.File.Length > 0 ? row.File : row.Id,
-                        named.Count > 1
-                            ? "Several pictures have this file name: give their ids."
-                            : "No picture of the library has this name or id."
-                    )
-                );
-        }
-        return (changed, leftOut);
-    }
-
-    private static IEnumerable<TableChange> Differences(Asset asset, PictureMetadata now)
-    {
-        var was = asset.Facts.Words;
-        var own = was
-            .Own.Keys.Union(now.Own.Keys, StringComparer.OrdinalIgnoreCase)
-            .Select(name => (name, was.Own.GetValueOrDefault(name, ""), now.Own.GetValueOrDefault(name, "")));
-        foreach (
-            var (field, before, after) in new[]
-            {
-                ("title", was.Title, now.Title),
-                ("alt text", was.Alt, now.Alt),
-                ("caption", was.Caption, now.Caption),
-                ("description", was.Description, now.Description),
-                ("credit", was.Credit, now.Credit),
-                ("rights", was.Rights, now.Rights),
-                ("folder", was.Folder, now.Folder),
-                ("source", was.Source, now.Source),
-                ("keywords", was.Keywords, now.Keywords),
-            }.Concat(own)
-        )
-            if (before != after)
-                yield return new(asset.Id, ProofAddresses.NameOf(asset.Facts), was.Title, field, before, after);
+        TableResponse Written(TableChanged all) =>
+            new(all.Pictures, [.. all.Changes.Take(MaxShown)], all.Changes.Count, all.LeftOut, apply);
     }
 }

@@ -90,7 +90,7 @@ internal static class MediaEndpoints
     private static IResult OtherFile(string id, Workspace workspace, HttpResponse response)
     {
         if (workspace.Downloads.Find(id) is not { } found)
-            return DownloadEndpoints.NoFile();
+            return Problems.NoFile();
         response.Headers.ContentSecurityPolicy = PicturePolicy;
         response.Headers.CacheControl = "no-cache";
         var plays = found.Facts.Type.Kind is DownloadKind.Sound or DownloadKind.Video;

@@ -1,3 +1,4 @@
+using Dekoro.Application.Changes;
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
@@ -8,6 +9,7 @@ using Dekoro.Core.Planning;
 using Dekoro.Core.Responsive;
 using Dekoro.Server.Contracts;
 using Dekoro.Server.Hosting;
+using Dekoro.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Dekoro.Server.Endpoints;
@@ -70,12 +72,10 @@ internal static class PageEndpoints
         PlanningContext planning
     )
     {
-        if (page.Kind is not ("page" or "post"))
-            return Problems.Of(400, "Say whether it is a page or a post.", "kind");
-        if (PageMaking.TitleError(page.Title) is { } error)
-            return Problems.Of(400, error, "title");
-        var made = making.Add(page.Kind, page.Title, Document.Empty);
-        return TypedResults.Created($"/api/pages/{made.Id}/draft", DraftEndpoints.DraftOf(made, workspace, planning));
+        var result = making.Make(page.Kind, page.Title);
+        return result is ChangeResult<PageRow>.Done { Now: var made }
+            ? TypedResults.Created($"/api/pages/{made.Id}/draft", DraftEndpoints.DraftOf(made, workspace, planning))
+            : result.Failure();
     }
 
     private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, PageChanges changes) =>

@@ -117,6 +117,10 @@ public static class Host
             .AddSingleton<ArrangementPreview>()
             .AddSingleton<PictureChanges>()
             .AddSingleton<PictureVersions>()
+            .AddSingleton<DownloadChanges>()
+            .AddSingleton<TableChanges>()
+            .AddSingleton<ColumnChanges>()
+            .AddSingleton<ProposalKeeping>()
             .AddSingleton<FrameStyleUse>()
             .AddSingleton<StyleChanges>();
         services

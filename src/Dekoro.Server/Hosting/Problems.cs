@@ -27,6 +27,11 @@ internal static class Problems
     public static ProblemHttpResult NoArrangement() =>
         Of(404, "This arrangement is no longer there: go back to the list of arrangements.");
 
+    public static ProblemHttpResult NoFile() => Of(404, "This file is not in the library any more.");
+
+    public static ProblemHttpResult NoProposal() =>
+        Of(404, "This proposal is no longer here; nothing of it was kept. Open the mail, page or archive again.");
+
     public static ProblemHttpResult NoState() => Of(404, "This state of the page is no longer kept: choose another.");
 
     public static ProblemHttpResult NoPicture() => Of(404, "This picture is no longer in the library: choose another.");
@@ -64,7 +69,8 @@ internal static class Problems
     public static Results<NoContent, ProblemHttpResult> Answer<T>(this ChangeResult<T> result) =>
         result is ChangeResult<T>.Done ? TypedResults.NoContent() : Failure(result);
 
-    private static ProblemHttpResult Failure<T>(ChangeResult<T> result) =>
+    /// <summary>Why nothing was changed.</summary>
+    public static ProblemHttpResult Failure<T>(this ChangeResult<T> result) =>
         result switch
         {
             ChangeResult<T>.NotThere gone => NotThere(gone.What),
@@ -81,6 +87,8 @@ internal static class Problems
             Thing.Picture => NoPicture(),
             Thing.Arrangement => NoArrangement(),
             Thing.State => NoState(),
+            Thing.File => NoFile(),
+            Thing.Proposal => NoProposal(),
             _ => Of(404, "This version is no longer there: choose another."),
         };
 

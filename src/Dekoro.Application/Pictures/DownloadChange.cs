@@ -1,6 +1,6 @@
 using Dekoro.Core.Media;
 
-namespace Dekoro.Server.Contracts;
+namespace Dekoro.Application.Pictures;
 
 /// <summary>What is to be different; null leaves a value as it is.</summary>
 public sealed record DownloadChange(
