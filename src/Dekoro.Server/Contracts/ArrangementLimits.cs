@@ -12,5 +12,6 @@ public sealed record ArrangementLimits(
     int MostStayMs,
     int MostChangeMs,
     int MostPerSheet,
+    int UsualPerSheet,
     int MostPeekPx
 );

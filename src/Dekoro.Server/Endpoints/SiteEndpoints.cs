@@ -99,6 +99,7 @@ internal static class SiteEndpoints
                 Slider.MaxStayMs,
                 Slider.MaxChangeMs,
                 Paging.Max,
+                Paging.UsualPerSheet,
                 Slider.MaxPeekPx
             )
         );

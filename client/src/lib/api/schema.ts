@@ -3197,6 +3197,8 @@ export interface components {
             /** Format: int32 */
             mostPerSheet: number;
             /** Format: int32 */
+            usualPerSheet: number;
+            /** Format: int32 */
             mostPeekPx: number;
         };
         ArrangementList: {

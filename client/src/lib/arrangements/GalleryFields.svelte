@@ -13,8 +13,6 @@
   const limits = $derived(site.arrangements);
   const uneven = $derived(opened.look?.uneven ?? []);
   const set = (change: Partial<GalleryValues>) => opened.setGallery(change);
-  /** A dozen: full rows of two, three, four and six. */
-  const usualPart = 12;
   const aligned = { top: 'at the top', middle: 'in the middle', bottom: 'at the bottom' } as const;
 </script>
 
@@ -96,7 +94,7 @@
     <input
       type="checkbox"
       checked={(gallery.perSheet ?? 0) > 0}
-      onchange={(event) => set({ perSheet: event.currentTarget.checked ? usualPart : 0 })}
+      onchange={(event) => set({ perSheet: event.currentTarget.checked ? limits.usualPerSheet : 0 })}
     />so many pictures at a time, with links
   </label>
   {#if (gallery.perSheet ?? 0) > 0}

@@ -75,7 +75,7 @@
   <div class="flex gap-1.5" role="group" aria-label="Reaches over">
     {#each reaches as reach (reach)}
       <button class="dk-button" aria-pressed={attrs.reach === reach} onclick={() => desk.set(id, { reach })}
-        >{sizeWords(reach)}</button
+        >{sizeWords(reach, desk.site.sizes)}</button
       >
     {/each}
   </div>

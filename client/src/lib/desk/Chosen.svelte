@@ -74,7 +74,9 @@
   const share = $derived.by(() => {
     if (!resizing) return '';
     const column = slotAt(desk.site.column, desk.width);
-    return resizing.role ? sizeWords(resizing.role) : `${Math.round((100 * resizing.px) / column)} % of the column`;
+    return resizing.role
+      ? sizeWords(resizing.role, desk.site.sizes)
+      : `${Math.round((100 * resizing.px) / column)} % of the column`;
   });
 </script>
 
@@ -111,7 +113,7 @@
           <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
           <span>{((look?.on[desk.widthClass]?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
         {:else}
-          <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(sizeHere)}</span>
+          <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(sizeHere, desk.site.sizes)}</span>
           <span class="tag-fit"><Fit word={fit.word} /></span>
           <span>{weight(fit.bytes)}</span>
         {/if}

@@ -1,7 +1,7 @@
 <!-- What a picture has of its own on one class of screen: a line for each, the chosen one open below. -->
 <script lang="ts">
   import { proofOf } from '$lib/api/client';
-  import { classes, exceptionWords, sides, sizes, sizeWords } from '$lib/model/choices';
+  import { classes, exceptionWords, sides, sizeWords } from '$lib/model/choices';
   import CutByHand from './CutByHand.svelte';
   import type { Desk } from './desk.svelte';
   import type { FigureAttrs, FigureException, WidthClass } from '$lib/model/attrs';
@@ -32,7 +32,7 @@
       <tr class="border-t border-hair first:border-t-0">
         <th scope="row" class="py-1 pr-2 text-left align-top font-normal">{c}</th>
         <td class="py-1 align-top {figure.at?.[c] ? 'font-semibold' : 'text-quiet'}"
-          >{exceptionWords(figure.at?.[c])}</td
+          >{exceptionWords(figure.at?.[c], desk.site.sizes)}</td
         >
         <td class="py-1 text-right align-top">
           <button class="dk-link" aria-expanded={opened === c} aria-label="Set for {c}" onclick={() => open(c)}
@@ -85,8 +85,8 @@
               value={typeof own?.size === 'number' ? 'px' : (own?.size ?? '')}
               onchange={(event) => set(c, { size: sizeOf(event.currentTarget.value) })}
             >
-              <option value="">as everywhere, {sizeWords(figure.size)}</option>
-              {#each sizes as size (size)}<option value={size}>{sizeWords(size)}</option>{/each}
+              <option value="">as everywhere, {sizeWords(figure.size, desk.site.sizes)}</option>
+              {#each desk.site.sizes as { role, name } (role)}<option value={role}>{name}</option>{/each}
               <option value="px">own px</option>
             </select>
             {#if typeof own?.size === 'number'}

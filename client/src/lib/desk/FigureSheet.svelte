@@ -58,7 +58,7 @@
         : lookWords(figure.look),
   );
   const exceptions = $derived(
-    classes.filter((c) => figure.at?.[c]).map((c) => `${c}: ${exceptionWords(figure.at?.[c])}`),
+    classes.filter((c) => figure.at?.[c]).map((c) => `${c}: ${exceptionWords(figure.at?.[c], desk.site.sizes)}`),
   );
   const altWords = $derived(figure.decorative ? 'decorative' : look?.alt ? 'alt text' : 'no alt text');
 
@@ -182,7 +182,9 @@
 
 {#if figure.size !== 'cell'}<Group
     name="Place"
-    value="{choices?.side === false ? '' : `${figure.side}, `}{sizeWords(figure.size)}{look?.beside[desk.widthClass]
+    value="{choices?.side === false ? '' : `${figure.side}, `}{sizeWords(figure.size, desk.site.sizes)}{look?.beside[
+      desk.widthClass
+    ]
       ? ', text beside it'
       : ''}"
     bind:open={open.place}

@@ -2,26 +2,22 @@ import type { FigureAttrs, FigureException, LookAttrs } from './attrs';
 
 export const classes = ['phone', 'tablet', 'desktop'] as const;
 export const sides = ['left', 'centre', 'right'] as const;
+
 export const sizes = ['third', 'half', 'column', 'wide', 'edge'] as const;
 
-const sizeNames: Record<string, string> = {
-  third: 'a third',
-  half: 'half',
-  column: 'the column',
-  wide: 'wide',
-  edge: 'edge to edge',
-  cell: 'in a cell',
-};
-export const sizeWords = (size: FigureAttrs['size']) =>
-  typeof size === 'number' ? `${size} px` : (sizeNames[size] ?? size);
+/** What the server calls each size. */
+export type SizeNames = { role: string | null; name: string }[];
+
+export const sizeWords = (size: FigureAttrs['size'], named: SizeNames) =>
+  typeof size === 'number' ? `${size} px` : (named.find((one) => one.role === size)?.name ?? 'in a cell');
 
 /** What is otherwise at one width, in words. */
-export function exceptionWords(own: FigureException | undefined) {
+export function exceptionWords(own: FigureException | undefined, named: SizeNames) {
   if (!own) return 'as everywhere';
   if (own.hidden) return 'hidden';
   const parts = [
     own.asset && 'another picture',
-    own.size !== undefined && sizeWords(own.size),
+    own.size !== undefined && sizeWords(own.size, named),
     own.side,
     own.beside !== undefined && (own.beside ? 'text beside' : 'no text beside'),
     own.cut ? 'cut by hand' : own.shape,

@@ -8,7 +8,7 @@
   import { pageList } from '$lib/api/queries';
   import { classes } from '$lib/model/choices';
   import type { WidthClass } from '$lib/model/attrs';
-  import NumberField from '$lib/site/NumberField.svelte';
+  import NumberField from '$lib/fields/NumberField.svelte';
   import { SiteStyle } from '$lib/site/style.svelte';
   import Group from '$lib/ui/Group.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
@@ -59,16 +59,17 @@
     {step}
     value={v![name]}
     error={style.errorAt(name)}
-    onset={(value) => style.change({ [name]: value })}
+    onset={(value) => style.change({ [name]: value ?? 0 })}
   />
 {/snippet}
 {#snippet each(name: NumberEach, label: (c: WidthClass) => string)}
   {#each classes as c (c)}
     <NumberField
       label={label(c)}
+      unit="px"
       value={v![name][c]}
       error={style.errorAt(`${name}.${c}`)}
-      onset={(value) => style.change({ [name]: { ...v![name], [c]: value } })}
+      onset={(value) => style.change({ [name]: { ...v![name], [c]: value ?? 0 } })}
     />
   {/each}
 {/snippet}
