@@ -42,7 +42,7 @@ public sealed class StyleChanges(Workspace workspace, FrameStyleUse use, Events 
 
     /// <summary>Takes out a look that no picture has.</summary>
     /// <param name="seen">The mark of the look as it was seen.</param>
-    public ChangeResult<string> TakeOutLook(string id, string seen) =>
+    public ChangeResult<string> TakeOutLook(string id, string? seen) =>
         use.PlacesOf(id) is > 0 and var places && workspace.Style.Current.Looks.First(l => l.Id == id) is var look
             ? new ChangeResult<string>.Conflict(
                 $"{look.Name} stands on {places} picture(s): give them another look first."

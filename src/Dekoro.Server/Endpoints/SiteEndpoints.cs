@@ -173,10 +173,13 @@ internal static class SiteEndpoints
         Workspace workspace,
         StyleChanges styles,
         FrameStyleUse use
-    ) =>
-        Problems.MarkOf(request.Headers.IfMatch) is { } seen
-            ? styles.TakeOutLook(id, seen).Answer(_ => LooksOf(workspace, use))
-            : Problems.NoVersion();
+    )
+    {
+        var seen = Problems.MarkOf(request.Headers.IfMatch);
+        return seen is null && use.PlacesOf(id) == 0
+            ? Problems.NoVersion()
+            : styles.TakeOutLook(id, seen).Answer(_ => LooksOf(workspace, use));
+    }
 
     private static Ok<LinkResponse> ReadLink(
         string typed,

@@ -3,6 +3,12 @@ import { answer, api } from './client';
 
 export const queryClient = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
 
+/** What a change was answered with is known from then on: an answer that was asked for before it comes too late. */
+export async function know(queryKey: readonly unknown[], data: unknown) {
+  await queryClient.cancelQueries({ queryKey, exact: true });
+  queryClient.setQueryData(queryKey, data);
+}
+
 export const sitePlan = () => ({
   queryKey: ['site'],
   queryFn: () => answer(api.GET('/api/site')),

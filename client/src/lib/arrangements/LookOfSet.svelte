@@ -1,7 +1,7 @@
 <!-- What stands round each picture of a set: nothing, one of the site's looks, or one of its own. -->
 <script lang="ts">
   import type { SiteLook } from '$lib/api/client';
-  import { queryClient, sitePlan } from '$lib/api/queries';
+  import { know, sitePlan } from '$lib/api/queries';
   import LookChoice from '$lib/fields/LookChoice.svelte';
   import type { LookAttrs } from '$lib/model/attrs';
   import type { Opened } from './opened.svelte';
@@ -21,6 +21,6 @@
         namedLook: typeof chosen === 'string' ? chosen : null,
         ownLook: typeof chosen === 'string' ? null : chosen,
       })}
-    onlooks={(looks) => void queryClient.setQueryData(sitePlan().queryKey, { ...site, looks })}
+    onlooks={(looks) => void know(sitePlan().queryKey, { ...site, looks })}
   />
 </div>

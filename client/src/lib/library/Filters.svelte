@@ -5,7 +5,7 @@
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import X from '@lucide/svelte/icons/x';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
-  import { keptSearches, queryClient } from '$lib/api/queries';
+  import { keptSearches, know } from '$lib/api/queries';
 
   let {
     query = $bindable(),
@@ -27,7 +27,7 @@
   async function change(call: () => Promise<Schemas['KeptSearchList']>) {
     problem = '';
     try {
-      queryClient.setQueryData(['searches'], await call());
+      await know(['searches'], await call());
       name = '';
     } catch (error) {
       problem = sentenceOf(error);

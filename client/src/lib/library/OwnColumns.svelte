@@ -4,7 +4,7 @@
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import X from '@lucide/svelte/icons/x';
   import { answer, api, sentenceOf } from '$lib/api/client';
-  import { ownColumns, queryClient } from '$lib/api/queries';
+  import { know, ownColumns } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
 
   let { open = $bindable() }: { open: boolean } = $props();
@@ -16,7 +16,7 @@
   async function set(next: string[]) {
     problem = '';
     try {
-      queryClient.setQueryData(
+      await know(
         ownColumns().queryKey,
         await answer(
           api.PUT('/api/columns', {

@@ -4,7 +4,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
-  import { pageList, queryClient, sitePlan } from '$lib/api/queries';
+  import { know, pageList, queryClient, sitePlan } from '$lib/api/queries';
   import { intake, proposal } from '$lib/intake/intake.svelte';
   import PictureTable from '$lib/intake/PictureTable.svelte';
   import Reading from '$lib/intake/Reading.svelte';
@@ -103,7 +103,7 @@
     fetching = true;
     try {
       const now = await answer(api.POST('/api/intake/{id}/fetch', { params: { path: { id } } }));
-      queryClient.setQueryData(['intake', id], now);
+      await know(['intake', id], now);
     } catch (error) {
       problem = sentenceOf(error);
     } finally {
