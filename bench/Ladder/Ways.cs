@@ -35,18 +35,19 @@ internal static class Ways
 
     public static void Ours(string source, string folder) =>
         LadderMaker.Make(
-            source,
-            new PixelSize(Width, Height),
-            Dekoro.Core.Editing.Edits.None,
-            new Cut(0, 0, Width, Height),
-            animated: false,
+            new(
+                source,
+                new PixelSize(Width, Height),
+                Dekoro.Core.Editing.Edits.None,
+                new Cut(0, 0, Width, Height),
+                false
+            ),
             [
                 .. from format in Formats
                 from width in WidthsPx
                 select new LadderStep(width, format, RenditionSpec.QualityOf(format), PathOf(folder, width, format)),
             ],
-            "",
-            ""
+            new("", "")
         );
 
     public static void OneCallEach(string source, string folder)

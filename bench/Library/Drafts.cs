@@ -27,7 +27,7 @@ internal static class Drafts
             )
             + "]}";
         foreach (var database in new[] { full, normal })
-            new Pages(database).Add("a", "page", "A", "a", "", document, DateTimeOffset.UtcNow);
+            new Pages(database).Add("a", "page", new("A", "a", "", document), DateTimeOffset.UtcNow);
         for (var i = 1; i <= count; i++)
         {
             durable.Add(Save(full, i, document));
@@ -47,7 +47,12 @@ internal static class Drafts
     private static double Save(Database database, int version, string document)
     {
         var clock = Stopwatch.StartNew();
-        new Pages(database).SaveDraft("a", version, $"T{version}", "a", "", document, "Ana", DateTimeOffset.UtcNow);
+        new Pages(database).SaveDraft(
+            "a",
+            version,
+            new($"T{version}", "a", "", document),
+            new("Ana", DateTimeOffset.UtcNow)
+        );
         return clock.Elapsed.TotalMilliseconds;
     }
 

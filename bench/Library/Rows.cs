@@ -86,12 +86,8 @@ internal static class Rows
             yield return new Asset(
                 new PictureFacts(
                     IdOf(i),
-                    $"picture-{i}.jpg",
-                    PictureFormat.Jpeg,
+                    new($"picture-{i}.jpg", PictureFormat.Jpeg, false, 1, size.Area / 4),
                     size,
-                    false,
-                    1,
-                    size.Area / 4,
                     new BytesModel(0.1, 0.8),
                     random.NextDouble(),
                     new FocalRegion(0.3, 0.3, 0.3, 0.3),

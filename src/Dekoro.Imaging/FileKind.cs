@@ -8,6 +8,7 @@ public static class FileKind
 {
     public const int BytesNeeded = 4096;
 
+    /// <returns>The kind that the first bytes of a file say; null for one that is not taken in.</returns>
     public static PictureFormat? Of(ReadOnlySpan<byte> head)
     {
         if (head.StartsWith((ReadOnlySpan<byte>)[0xFF, 0xD8, 0xFF]))

@@ -11,23 +11,14 @@ namespace Dekoro.Imaging;
 /// </summary>
 public static class LadderMaker
 {
-    /// <param name="source">The original as kept.</param>
-    /// <param name="size">Of the original, orientation applied.</param>
-    /// <param name="edits">What is done to it; none to an animation.</param>
-    /// <param name="cut">Of the edited picture.</param>
-    /// <param name="animated">All frames are kept.</param>
+    /// <param name="by">Written into the files; nothing where both are empty.</param>
     /// <param name="most">Longest time it may take; null: <see cref="Limits.MaxTime"/>.</param>
     /// <exception cref="RefusedFileException">The source does not decode, or time ran out.</exception>
     /// <exception cref="OperationCanceledException">Stopped from outside.</exception>
     public static void Make(
-        string source,
-        PixelSize size,
-        Edits edits,
-        Cut cut,
-        bool animated,
+        CutSource source,
         IReadOnlyList<LadderStep> steps,
-        string credit,
-        string rights,
+        Attribution by,
         CancellationToken stop = default,
         TimeSpan? most = null,
         EncodingEffort effort = EncodingEffort.Usual
@@ -41,7 +32,7 @@ public static class LadderMaker
         using var timed = CancellationTokenSource.CreateLinkedTokenSource(stop, clock.Token);
         try
         {
-            MakeAll(source, size, edits, cut, animated, steps, credit, rights, effort, timed.Token);
+            MakeAll(source, steps, by, effort, timed.Token);
         }
         // A stop reaches the decoder as an error of its own, so what is asked is whether one was called for.
         catch (Exception e)
@@ -65,20 +56,15 @@ public static class LadderMaker
     }
 
     private static void MakeAll(
-        string source,
-        PixelSize size,
-        Edits edits,
-        Cut cut,
-        bool animated,
+        CutSource source,
         IReadOnlyList<LadderStep> steps,
-        string credit,
-        string rights,
+        Attribution by,
         EncodingEffort effort,
         CancellationToken stop
     )
     {
         stop.ThrowIfCancellationRequested();
-        using var widest = Decode(source, size, edits, cut, steps.Max(s => s.WidthPx), animated, stop);
+        using var widest = Decode(source, steps.Max(s => s.WidthPx), stop);
         var bySize = steps
             .GroupBy(s => s.WidthPx)
             .OrderByDescending(g => g.Key)
@@ -90,10 +76,10 @@ public static class LadderMaker
             new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount, CancellationToken = stop },
             group =>
             {
-                using var resized = Resized(widest, group.Width, cut, animated);
-                using var image = Editing.Sharpened(resized, edits.Adjustments);
+                using var resized = Resized(widest, group.Width, source.Cut, source.IsAnimated);
+                using var image = Editing.Sharpened(resized, source.Edits.Adjustments);
                 foreach (var step in group.Steps)
-                    Encode(image, step, credit, rights, effort, stop);
+                    Encode(image, step, by, effort, stop);
             }
         );
     }
@@ -102,20 +88,17 @@ public static class LadderMaker
     /// The cut of the edited source at a width, in memory, in sRGB, upright, without metadata; all but sharpened.
     /// </summary>
     internal static Image Decode(
-        string source,
-        PixelSize size,
-        Edits edits,
-        Cut cut,
+        CutSource source,
         int widthPx,
-        bool animated,
         CancellationToken stop,
         Enums.FailOn failOn = Enums.FailOn.Truncated
     )
     {
+        var (path, size, edits, cut, animated) = source;
         var scale = (double)widthPx / cut.Width;
         var wholeWidth = Math.Max(1, (int)Math.Round(size.Width * scale));
         using var whole = Image.Thumbnail(
-            animated ? source + "[n=-1]" : source,
+            animated ? path + "[n=-1]" : path,
             wholeWidth,
             height: 100_000,
             size: Enums.Size.Both,
@@ -194,12 +177,12 @@ public static class LadderMaker
     private static void Encode(
         Image image,
         LadderStep step,
-        string credit,
-        string rights,
+        Attribution by,
         EncodingEffort effort,
         CancellationToken stop
     )
     {
+        var (credit, rights) = by;
         stop.ThrowIfCancellationRequested();
         using var signed =
             credit.Length + rights.Length == 0

@@ -140,12 +140,8 @@ public static class Measure
     {
         var size = edits.SizeOf(original);
         return LadderMaker.Decode(
-            path,
-            original,
-            edits,
-            Cut.Whole(size),
+            new(path, original, edits, Cut.Whole(size), IsAnimated: false),
             Math.Min(size.Width, DecodePx),
-            animated: false,
             stop,
             failOn
         );

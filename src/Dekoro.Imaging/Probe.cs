@@ -77,6 +77,7 @@ public static class Probe
 
     internal static bool Animates(PictureFormat format) => format is PictureFormat.Gif or PictureFormat.WebP;
 
+    /// <summary>What people call a format.</summary>
     public static string Named(PictureFormat format) =>
         format switch
         {

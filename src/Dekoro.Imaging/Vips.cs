@@ -18,6 +18,7 @@ public static class Vips
         return true;
     });
 
+    /// <summary>Sets the library up once, with the limits that hold for every file.</summary>
     public static void EnsureReady() => _ = Ready.Value;
 
     /// <summary>Ends a computation that runs on past its time; it then throws as libvips does on any failure.</summary>

@@ -159,49 +159,67 @@ public sealed class ArchiveReader
 
     private static ArchiveEntry? EntryOf(Uri address, JsonElement manifest, JsonElement canvas, bool isOneOfMany)
     {
-        var body = List(canvas, "items")
+        var body = BodyOf(canvas);
+        if (body.ValueKind != JsonValueKind.Object || Address(body, address) is not { } picture)
+            return null;
+        // A server of level 0 gives out whole files only; from level 1 on any size can be asked for.
+        var sizes = SizesAt(body, address);
+        if (sizes is not null)
+            picture = Under(sizes, "full/max/0/default.jpg");
+        var thumbnail = ThumbnailOf(isOneOfMany ? canvas : manifest, address)
+            ?? (sizes is null ? picture : Under(sizes, "full/300,/0/default.jpg"));
+        var credit = List(manifest, "requiredStatement").Select(s => Text(s, "value")).FirstOrDefault()
+            ?? Text(manifest, "attribution");
+        return new(
+            address,
+            LabelOf(manifest, isOneOfMany ? Text(canvas, "label") : ""),
+            Text(manifest, "summary") is { Length: > 0 } s ? s : Text(manifest, "description"),
+            FieldsOf(manifest),
+            credit,
+            Raw(manifest, "rights") is { Length: > 0 } rights ? rights : Raw(manifest, "license"),
+            picture,
+            thumbnail,
+            Number(body, canvas, "width"),
+            Number(body, canvas, "height")
+        );
+    }
+
+    /// <summary>The first picture painted on a canvas (IIIF Presentation 3.0; 2.1 names it otherwise).</summary>
+    private static JsonElement BodyOf(JsonElement canvas) =>
+        List(canvas, "items")
             .SelectMany(page => List(page, "items"))
             .SelectMany(a => List(a, "body"))
             .Concat(List(canvas, "images").SelectMany(i => List(i, "resource")))
             .SelectMany(b => TypeOf(b) == "choice" ? List(b, "items") : [b])
             .FirstOrDefault(b => TypeOf(b).EndsWith("image", StringComparison.Ordinal));
-        if (body.ValueKind != JsonValueKind.Object || Address(body, address) is not { } picture)
-            return null;
+
+    /// <returns>Where any size of it can be asked for; null where only whole files are given out.</returns>
+    private static Uri? SizesAt(JsonElement body, Uri address)
+    {
         var service = List(body, "service").FirstOrDefault();
         var isStatic =
             service.ValueKind != JsonValueKind.Object
             || Raw(service, "profile").Contains("level0", StringComparison.Ordinal);
-        var serviceAt = service.ValueKind == JsonValueKind.Object ? Address(service, address) : null;
-        var (width, height) = (Number(body, canvas, "width"), Number(body, canvas, "height"));
-        // A server of level 0 gives out whole files only; from level 1 on any size can be asked for.
-        if (!isStatic && serviceAt is not null)
-            picture = Under(serviceAt, "full/max/0/default.jpg");
-        var thumbnail = List(isOneOfMany ? canvas : manifest, "thumbnail")
-            .Select(t => t.ValueKind == JsonValueKind.String ? Resolved(t.GetString()!, address) : Address(t, address))
-            .FirstOrDefault(t => t is not null)
-            ?? (!isStatic && serviceAt is not null ? Under(serviceAt, "full/300,/0/default.jpg") : picture);
-        var label = Text(manifest, "label");
-        if (isOneOfMany && Text(canvas, "label") is { Length: > 0 } part)
-            label = $"{label}, {part}";
-        var credit = List(manifest, "requiredStatement").Select(s => Text(s, "value")).FirstOrDefault()
-            ?? Text(manifest, "attribution");
-        return new(
-            address,
-            label,
-            Text(manifest, "summary") is { Length: > 0 } s ? s : Text(manifest, "description"),
-            [
-                .. List(manifest, "metadata")
-                    .Select(m => new ArchiveField(Text(m, "label"), Text(m, "value")))
-                    .Where(f => f.Value.Length > 0),
-            ],
-            credit,
-            Raw(manifest, "rights") is { Length: > 0 } rights ? rights : Raw(manifest, "license"),
-            picture,
-            thumbnail,
-            width,
-            height
-        );
+        return isStatic ? null : Address(service, address);
     }
+
+    private static Uri? ThumbnailOf(JsonElement of, Uri address) =>
+        List(of, "thumbnail")
+            .Select(t => t.ValueKind == JsonValueKind.String ? Resolved(t.GetString()!, address) : Address(t, address))
+            .FirstOrDefault(t => t is not null);
+
+    private static string LabelOf(JsonElement manifest, string part)
+    {
+        var label = Text(manifest, "label");
+        return part.Length > 0 ? $"{label}, {part}" : label;
+    }
+
+    private static ImmutableArray<ArchiveField> FieldsOf(JsonElement manifest) =>
+        [
+            .. List(manifest, "metadata")
+                .Select(m => new ArchiveField(Text(m, "label"), Text(m, "value")))
+                .Where(f => f.Value.Length > 0),
+        ];
 
     private async Task<JsonDocument?> FetchedAsync(Uri address, string name, CancellationToken stop)
     {

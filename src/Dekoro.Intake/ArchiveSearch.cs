@@ -11,6 +11,7 @@ public static class ArchiveSearch
 {
     private const int MaxValues = 12;
 
+    /// <summary>The entries of a catalogue that a search line finds, with what there is to choose from.</summary>
     public static ArchiveFindings Find(ArchiveCatalogue catalogue, string? line)
     {
         var terms = Terms(line ?? "", catalogue);

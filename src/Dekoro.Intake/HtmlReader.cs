@@ -231,66 +231,88 @@ internal sealed class HtmlWalk(Pieces pieces, Uri? address, Func<string, FoundPi
 
     private void Element(IElement element, Marks marks, int depth)
     {
+        if (element.LocalName == "dialog" && !element.HasAttribute("open"))
+            return;
+        if (InWords(element, marks, depth) || OnItsOwn(element, marks, depth))
+            return;
+        var isInLine = InLine.Contains(element.LocalName);
+        if (!isInLine)
+            EndLine();
+        Walk(element, Marked(element, marks), depth);
+        if (!isInLine)
+            EndLine();
+    }
+
+    /// <summary>What stands in a line of words, or makes some.</summary>
+    private bool InWords(IElement element, Marks marks, int depth)
+    {
         switch (element.LocalName)
         {
-            case "dialog" when !element.HasAttribute("open"):
-                return;
             case "pre":
-                EndLine();
-                foreach (var line in element.TextContent.Trim('\n').Split('\n'))
-                {
-                    if (_line.Count > 0)
-                        _line.Add(new LineBreak());
-                    AddText(line, marks);
-                }
-                EndLine();
-                return;
+                Preformatted(element, marks);
+                return true;
             case "rt":
                 // Above the word on a page, after it in a line.
                 AddText($" ({Flat(element.TextContent)}) ", marks);
-                return;
+                return true;
             case "br":
                 // Two in a row are how mail programs write a new paragraph.
                 if (_line is [.., LineBreak])
                     EndLine();
                 else if (_line.Count > 0)
                     _line.Add(new LineBreak());
-                return;
-            case "img":
-                Picture((IHtmlImageElement)element, "");
-                return;
-            case "hr":
-                EndLine();
-                pieces.Add(new RuleBlock(pieces.NewId()));
-                return;
-            case "h1" or "h2" or "h3" or "h4" or "h5" or "h6":
-                EndLine();
-                Walk(element, marks, depth);
-                EndLine(Math.Clamp(element.LocalName[1] - '0' - _topLevel + 2, 2, 4));
-                return;
-            case "figure":
-                Figure(element, marks, depth);
-                return;
-            case "ul" or "ol":
-                List(element, marks, depth);
-                return;
-            case "blockquote":
-                Nested(element, marks, depth, blocks => new QuoteBlock(pieces.NewId(), [.. blocks]));
-                return;
+                return true;
             case "td" or "th" when IsTableOfWords(element):
                 if (_line.Count > 0)
                     _line.Add(new TextRun(" · "));
                 Walk(element, marks, depth);
-                return;
+                return true;
+            default:
+                return false;
         }
-        if (InLine.Contains(element.LocalName))
+    }
+
+    private void Preformatted(IElement element, Marks marks)
+    {
+        EndLine();
+        foreach (var line in element.TextContent.Trim('\n').Split('\n'))
         {
-            Walk(element, Marked(element, marks), depth);
-            return;
+            if (_line.Count > 0)
+                _line.Add(new LineBreak());
+            AddText(line, marks);
         }
         EndLine();
-        Walk(element, Marked(element, marks), depth);
-        EndLine();
+    }
+
+    /// <summary>What is a piece by itself.</summary>
+    private bool OnItsOwn(IElement element, Marks marks, int depth)
+    {
+        switch (element.LocalName)
+        {
+            case "img":
+                Picture((IHtmlImageElement)element, "");
+                return true;
+            case "hr":
+                EndLine();
+                pieces.Add(new RuleBlock(pieces.NewId()));
+                return true;
+            case "h1" or "h2" or "h3" or "h4" or "h5" or "h6":
+                EndLine();
+                Walk(element, marks, depth);
+                EndLine(Math.Clamp(element.LocalName[1] - '0' - _topLevel + 2, 2, 4));
+                return true;
+            case "figure":
+                Figure(element, marks, depth);
+                return true;
+            case "ul" or "ol":
+                List(element, marks, depth);
+                return true;
+            case "blockquote":
+                Nested(element, marks, depth, blocks => new QuoteBlock(pieces.NewId(), [.. blocks]));
+                return true;
+            default:
+                return false;
+        }
     }
 
     private Marks Marked(IElement element, Marks marks)

@@ -50,9 +50,11 @@ internal sealed class Pieces
                 false,
                 CutChoice.AsIs,
                 new(false, null),
-                caption.Length == 0 ? new(CaptionSource.None) : new(CaptionSource.Own, caption),
-                link is null ? new(FigureLinkKind.None) : new(FigureLinkKind.Address, link)
+                caption.Length == 0 ? new(CaptionSource.None) : new(CaptionSource.Own, caption)
             )
+            {
+                Link = link is null ? new(FigureLinkKind.None) : new(FigureLinkKind.Address, link),
+            }
         );
     }
 

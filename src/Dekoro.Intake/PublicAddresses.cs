@@ -45,6 +45,7 @@ public static class PublicAddresses
         }.Select(IPNetwork.Parse),
     ];
 
+    /// <summary>Whether an address is of the open net, not of this machine or its neighbours (RFC 6890).</summary>
     public static bool IsPublic(IPAddress address)
     {
         var plain = address.IsIPv4MappedToIPv6 ? address.MapToIPv4() : address;

@@ -29,8 +29,21 @@ public sealed record TableRow(
 {
     /// <summary>Words with what the table says put in.</summary>
     public PictureMetadata On(PictureMetadata was) =>
-        was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, Source, Keywords, Own);
+        was with
+        {
+            Title = Title ?? was.Title,
+            Alt = Alt ?? was.Alt,
+            Caption = Caption ?? was.Caption,
+            Description = Description ?? was.Description,
+            Credit = Credit ?? was.Credit,
+            Rights = Rights ?? was.Rights,
+            Folder = Folder ?? was.Folder,
+            Source = Source ?? was.Source,
+            Keywords = Keywords ?? was.Keywords,
+            Own = was.Own.With(Own),
+        };
 
+    /// <summary>The line of a picture.</summary>
     public static TableRow Of(string file, string id, PictureMetadata words, FocalRegion? keep, Edits edits) =>
         new(
             file,

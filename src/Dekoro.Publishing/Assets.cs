@@ -17,6 +17,7 @@ public static class Assets
     /// <summary>The style of arrangements and the larger view, for pages that have them.</summary>
     public const string SetsStyle = "sets.css";
 
+    /// <summary>A style, script or face that every site has, by its name.</summary>
     public static byte[] Bytes(string name)
     {
         using var stream = Open(name);

@@ -10,11 +10,13 @@ namespace Dekoro.Publishing;
 /// <param name="IsProof">A proof follows links into other proofs and is never indexed.</param>
 public sealed record PageModel(PagePlan Plan, SiteFrame Frame, IFileAddresses Files, string Root, bool IsProof)
 {
+    /// <summary>From a page's address to the root of its site.</summary>
     public static string RootOf(string path) =>
         path.Length == 0 ? "./" : string.Concat(Enumerable.Repeat("../", path.Count(c => c == '/') + 1));
 
     public bool IsFront => Plan.Page.Path.Length == 0;
 
+    /// <summary>Where an entry of the menu leads from this page.</summary>
     public string HrefOf(MenuEntry entry) =>
         IsProof ? $"/proof/{entry.PageId}" : Root + (entry.Path.Length == 0 ? "" : entry.Path + "/");
 

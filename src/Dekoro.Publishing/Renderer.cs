@@ -115,6 +115,7 @@ public sealed class Renderer : IAsyncDisposable
         return figures;
     }
 
+    /// <inheritdoc/>
     public ValueTask DisposeAsync() => _services.DisposeAsync();
 
     /// <summary>

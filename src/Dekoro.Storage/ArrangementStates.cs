@@ -7,9 +7,11 @@ public sealed class ArrangementStates(Database database)
 {
     internal static StateTable Table { get; } = new("arrangement_state", "arrangement_id", "arrangement", "content");
 
+    /// <summary>Those of an arrangement, the newest first.</summary>
     public IReadOnlyList<ArrangementState> Of(string id) =>
         database.Read(c => c.All($"{Table.Columns} ORDER BY version DESC", Map, ("$id", id)));
 
+    /// <returns>Null for one that is no longer kept.</returns>
     public ArrangementState? Find(string id, long version) =>
         database.Read(c =>
             c.All($"{Table.Columns} AND version = $version", Map, ("$id", id), ("$version", version)).FirstOrDefault()

@@ -8,14 +8,17 @@ public sealed class Arrangements(Database database)
 {
     private const string Columns = "SELECT id, content, version, changed_at FROM arrangement";
 
+    /// <summary>All that are not taken away, the one changed last first.</summary>
     public IReadOnlyList<ArrangementRow> All() =>
         database.Read(c => c.All($"{Columns} WHERE away_since IS NULL ORDER BY changed_at DESC, id", Map));
 
+    /// <returns>Null for one that is not there, or taken away.</returns>
     public ArrangementRow? Find(string id) =>
         database.Read(c =>
             c.All($"{Columns} WHERE id = $id AND away_since IS NULL", Map, ("$id", id)).FirstOrDefault()
         );
 
+    /// <summary>A new one, at its first version.</summary>
     public void Add(string id, string content, DateTimeOffset now) =>
         database.Write(c =>
             c.Run(
@@ -28,18 +31,10 @@ public sealed class Arrangements(Database database)
 
     /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <returns>False where it is no longer at <paramref name="version"/>, or gone.</returns>
-    public bool Save(string id, long version, string content, string by, DateTimeOffset now, bool isNewState = false) =>
-        database.Write(c => Save(c, id, version, content, by, now, isNewState));
+    public bool Save(string id, long version, string content, KeptBy by) =>
+        database.Write(c => Save(c, id, version, content, by));
 
-    internal static bool Save(
-        SqliteConnection c,
-        string id,
-        long version,
-        string content,
-        string by,
-        DateTimeOffset now,
-        bool isNewState
-    )
+    internal static bool Save(SqliteConnection c, string id, long version, string content, KeptBy by)
     {
         ArrangementStates.Table.Begin(c, id);
         var kept =
@@ -49,10 +44,10 @@ public sealed class Arrangements(Database database)
                 ("$id", id),
                 ("$version", version),
                 ("$content", content),
-                ("$now", Written(now))
+                ("$now", Written(by.At))
             ) == 1;
         if (kept)
-            ArrangementStates.Table.Record(c, id, by, now, isNewState);
+            ArrangementStates.Table.Record(c, id, by.Name, by.At, by.IsNewState);
         return kept;
     }
 

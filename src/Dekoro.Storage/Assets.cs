@@ -19,6 +19,7 @@ public sealed class Assets(Database database)
                own, own_address
         """;
 
+    /// <returns>Null for one that is not in the library.</returns>
     public Asset? Find(string id) =>
         database.Read(c => c.All($"{Columns} FROM asset WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
 
@@ -32,12 +33,14 @@ public sealed class Assets(Database database)
             )
         );
 
+    /// <summary>The one whose file, as it came or as it is kept, has a SHA-256.</summary>
     public Asset? FindByHash(string sha256) =>
         database.Read(c =>
             c.All($"{Columns} FROM asset WHERE sha256 = $sha OR kept_sha256 = $sha", Map, ("$sha", sha256))
                 .FirstOrDefault()
         );
 
+    /// <summary>Every picture, those that are taken away too.</summary>
     public IReadOnlyList<Asset> All() =>
         database.Read(c => c.All($"{Columns} FROM asset ORDER BY added_at DESC, asset.key DESC", Map));
 
@@ -55,6 +58,7 @@ public sealed class Assets(Database database)
     public IReadOnlyList<string> KeptHashes() =>
         database.Read(c => c.All("SELECT kept_sha256 FROM asset", row => row.GetString(0)));
 
+    /// <summary>How many there are, without those that are taken away.</summary>
     public long Count() => database.Read(c => c.One<long>("SELECT count(*) FROM asset WHERE away_since IS NULL"));
 
     /// <summary>
@@ -420,11 +424,13 @@ public sealed class Assets(Database database)
     public IReadOnlyList<Asset> Colourless() =>
         database.Read(c => c.All($"{Columns} FROM asset WHERE colours IS NULL", Map));
 
+    /// <summary>Records the colours that a picture is found by.</summary>
     public void TellColours(string id, ImmutableArray<string> colours) =>
         database.Write(c =>
             c.Run("UPDATE asset SET colours = $colours WHERE id = $id", ("$id", id), ("$colours", Written(colours)))
         );
 
+    /// <summary>The folders that pictures lie in, by name.</summary>
     public IReadOnlyList<string> Folders() =>
         database.Read(c =>
             c.All("SELECT DISTINCT folder FROM asset WHERE folder <> '' AND away_since IS NULL ORDER BY folder", row =>
@@ -459,12 +465,14 @@ public sealed class Assets(Database database)
         new(
             new PictureFacts(
                 row.Text("id"),
-                row.Text("file_name"),
-                Enum.Parse<PictureFormat>(row.Text("format")),
+                new(
+                    row.Text("file_name"),
+                    Enum.Parse<PictureFormat>(row.Text("format")),
+                    row.Int("has_alpha") == 1,
+                    row.Int("frames"),
+                    row.Long("bytes")
+                ),
                 new PixelSize(row.Int("width"), row.Int("height")),
-                row.Int("has_alpha") == 1,
-                row.Int("frames"),
-                row.Long("bytes"),
                 new BytesModel(row.Real("bytes_beta"), row.Real("bytes_gamma")),
                 row.Real("sharpness"),
                 row.IsNull("keep_x")

@@ -170,6 +170,7 @@ public sealed class Database : IDisposable
         }
     }
 
+    /// <inheritdoc/>
     public void Dispose()
     {
         using (var connection = new SqliteConnection(_connectionString))

@@ -14,12 +14,15 @@ public sealed class Downloads(Database database)
     /// <summary>Oldest first, those taken away too.</summary>
     public IReadOnlyList<StoredDownload> All() => database.Read(c => c.All($"{Columns} ORDER BY added_at, id", Map));
 
+    /// <returns>Null for one that is not in the library.</returns>
     public StoredDownload? Find(string id) =>
         database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
 
+    /// <summary>The one whose file has a SHA-256.</summary>
     public StoredDownload? FindByHash(string sha256) =>
         database.Read(c => c.All($"{Columns} WHERE sha256 = $sha", Map, ("$sha", sha256)).FirstOrDefault());
 
+    /// <summary>A new one.</summary>
     public void Add(StoredDownload one) =>
         database.Write(c =>
             c.Run(

@@ -16,6 +16,7 @@ public sealed class Editions(Database database)
     public IReadOnlyList<Edition> Of(string assetId) =>
         database.Read(c => c.All($"{Columns} WHERE asset_id = $id ORDER BY number", Map, ("$id", assetId)));
 
+    /// <returns>Null for a version that is not there.</returns>
     public Edition? Find(string assetId, int number) =>
         database.Read(c =>
             c.All($"{Columns} WHERE asset_id = $id AND number = $number", Map, ("$id", assetId), ("$number", number))

@@ -111,6 +111,7 @@ public sealed class FileStore
         }
     }
 
+    /// <summary>Lets a file go that was received and is not kept.</summary>
     public void Drop(StoredFile received) => File.Delete(received.Path);
 
     /// <summary>Where the file with this hash is, or would be.</summary>

@@ -11,6 +11,7 @@ public sealed class Jobs(Database database)
 
     private const string Columns = "SELECT id, state, progress, result, began_at FROM job";
 
+    /// <summary>A new one.</summary>
     public void Begin(StoredJob job) =>
         database.Write(c =>
         {
@@ -29,6 +30,7 @@ public sealed class Jobs(Database database)
             );
         });
 
+    /// <summary>How far it has come.</summary>
     public void Change(StoredJob job, DateTimeOffset now) => database.Write(c => Change(c, job, now));
 
     /// <summary>Together with what else is written then.</summary>
@@ -43,6 +45,7 @@ public sealed class Jobs(Database database)
             ("$now", Written(now))
         );
 
+    /// <returns>Null for one that there is not.</returns>
     public StoredJob? Find(string id) =>
         database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
 

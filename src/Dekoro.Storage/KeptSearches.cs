@@ -1,7 +1,9 @@
 namespace Dekoro.Storage;
 
+/// <summary>Searches that people keep under a name.</summary>
 public sealed class KeptSearches(Database database)
 {
+    /// <summary>All of them, by name.</summary>
     public IReadOnlyList<KeptSearch> All() =>
         database.Read(c =>
             c.All("SELECT name, line FROM kept_search ORDER BY name", row => new KeptSearch(
@@ -21,6 +23,7 @@ public sealed class KeptSearches(Database database)
             )
         );
 
+    /// <returns>False where there is none of this name.</returns>
     public bool Forget(string name) =>
         database.Write(c => c.Run("DELETE FROM kept_search WHERE name = $name", ("$name", name))) == 1;
 }

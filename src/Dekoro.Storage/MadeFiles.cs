@@ -5,8 +5,10 @@ namespace Dekoro.Storage;
 /// <summary>Files that were made of pictures: what each is when it is whole, and when it was last asked for.</summary>
 public sealed class MadeFiles(Database database)
 {
+    /// <returns>Null for one that is not recorded.</returns>
     public MadeFile? Find(string name) => FindMany([name]).FirstOrDefault();
 
+    /// <summary>Those of some names that are recorded.</summary>
     public IReadOnlyList<MadeFile> FindMany(IReadOnlyCollection<string> names) =>
         database.Read(c =>
             c.All(
@@ -65,6 +67,7 @@ public sealed class MadeFiles(Database database)
             return gone;
         });
 
+    /// <summary>The names of all that are recorded.</summary>
     public IReadOnlySet<string> Names() =>
         database
             .Read(c => c.All("SELECT name FROM made_file", row => row.GetString(0)))

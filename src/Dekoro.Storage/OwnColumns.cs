@@ -18,11 +18,13 @@ public sealed class OwnColumns(Settings settings)
         Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
     };
 
+    /// <summary>Their names.</summary>
     public IReadOnlyList<string> All() => Find().Names;
 
     /// <returns>With the version that a change starts from.</returns>
     public (IReadOnlyList<string> Names, long Version) Find() => Of(settings.Find(Name));
 
+    /// <summary>Sets them, whatever there was.</summary>
     public void Set(IEnumerable<string> names) => settings.Set(Name, Written(names));
 
     /// <summary>Sets them where they are still at a version.</summary>

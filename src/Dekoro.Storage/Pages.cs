@@ -10,23 +10,18 @@ public sealed class Pages(Database database)
         "SELECT id, kind, title, path, summary, position, is_on, draft, version, changed_at, published, "
         + "published_at FROM page";
 
+    /// <summary>Pages, then posts, each in the order of the menu.</summary>
     public IReadOnlyList<PageRow> All() => database.Read(c => c.All($"{Columns} ORDER BY kind, position, id", Map));
 
+    /// <returns>Null for a page that is not there.</returns>
     public PageRow? Find(string id) =>
         database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
 
     /// <summary>Adds at the end of its kind; a path that is taken gets a number.</summary>
-    public void Add(
-        string id,
-        string kind,
-        string title,
-        string path,
-        string summary,
-        string draft,
-        DateTimeOffset now
-    ) =>
+    public void Add(string id, string kind, DraftText draft, DateTimeOffset now) =>
         database.Write(c =>
         {
+            var (title, path, summary, document) = draft;
             var free = path;
             for (var i = 2; c.One<long>("SELECT count(*) FROM page WHERE path = $path", ("$path", free)) > 0; i++)
                 free = string.Create(CultureInfo.InvariantCulture, $"{path}-{i}");
@@ -41,30 +36,19 @@ public sealed class Pages(Database database)
                 ("$title", title),
                 ("$path", free),
                 ("$summary", summary),
-                ("$draft", draft),
+                ("$draft", document),
                 ("$now", Written(now))
             );
         });
 
     /// <summary>An address that the public site had for the page is remembered when another takes its place.</summary>
     /// <param name="sent">The draft as it came, where later ones may be told by what they change.</param>
-    /// <param name="isNewState">True where it does not go on with what the same person kept before.</param>
     /// <returns>The new version; null where the draft is no longer at <paramref name="version"/>, or the page is
     /// gone.</returns>
-    public long? SaveDraft(
-        string id,
-        long version,
-        string title,
-        string path,
-        string summary,
-        string draft,
-        string by,
-        DateTimeOffset now,
-        bool isNewState = false,
-        string? sent = null
-    ) =>
+    public long? SaveDraft(string id, long version, DraftText draft, KeptBy by, string? sent = null) =>
         database.Write(c =>
         {
+            var (title, path, summary, document) = draft;
             PageStates.Table.Begin(c, id);
             SentDrafts.Record(c, id);
             c.Run(
@@ -97,11 +81,11 @@ public sealed class Pages(Database database)
                     ("$title", title),
                     ("$path", path),
                     ("$summary", summary),
-                    ("$draft", draft),
-                    ("$now", Written(now))
+                    ("$draft", document),
+                    ("$now", Written(by.At))
                 ) == 1;
             if (kept)
-                PageStates.Table.Record(c, id, by, now, isNewState);
+                PageStates.Table.Record(c, id, by.Name, by.At, by.IsNewState);
             if (kept)
                 SentDrafts.Record(c, id, sent);
             return kept ? version + 1 : (long?)null;
@@ -174,10 +158,11 @@ public sealed class Pages(Database database)
             SentDrafts.Record(c, id);
         }
         foreach (var (id, version, content) in arrangements ?? [])
-            Arrangements.Save(c, id, version, content, by, now, isNewState: false);
+            Arrangements.Save(c, id, version, content, new(by, now));
         return true;
     }
 
+    /// <summary>Whether no other page has an address.</summary>
     public bool PathIsFree(string path, string exceptPage) =>
         database.Read(c =>
             c.One<long>(
@@ -187,6 +172,7 @@ public sealed class Pages(Database database)
             )
         ) == 0;
 
+    /// <summary>On the public site or not, from the next publishing on.</summary>
     public bool Switch(string id, bool on) =>
         database.Write(c => c.Run("UPDATE page SET is_on = $on WHERE id = $id", ("$id", id), ("$on", on ? 1 : 0))) == 1;
 

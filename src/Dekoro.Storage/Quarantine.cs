@@ -26,8 +26,10 @@ public sealed class Quarantine(string folder, IFileLayer? layer = null)
                     .ThenBy(f => f.Name, StringComparer.Ordinal),
             ];
 
+    /// <returns>Null for one that does not wait there.</returns>
     public QuarantinedFile? Find(string name) => All().FirstOrDefault(f => f.Name == name);
 
+    /// <summary>Its content.</summary>
     public Stream Open(QuarantinedFile file) => File.OpenRead(Path.Combine(folder, file.Name));
 
     /// <summary>Where it lies, for what reads files by their path.</summary>

@@ -8,6 +8,7 @@ public sealed class SentDrafts(Database database)
     /// <summary>Of one page; older ones go, and who goes on from one is asked for the whole.</summary>
     public const int Max = 30;
 
+    /// <returns>A draft as it was sent; null where it is no longer kept.</returns>
     public string? Find(string pageId, long version) =>
         database.Read(c =>
             c.All(

@@ -5,10 +5,13 @@ namespace Dekoro.Storage;
 /// <summary>What is set once for the site, as JSON by name.</summary>
 public sealed class Settings(Database database)
 {
+    /// <returns>Its value; null where it is not set.</returns>
     public string? Get(string name) => Find(name).Json;
 
+    /// <summary>With the version that a change starts from.</summary>
     public Setting Find(string name) => database.Read(c => Find(c, name));
 
+    /// <summary>Sets it, whatever there was.</summary>
     public void Set(string name, string json) => database.Write(c => Set(c, name, json));
 
     /// <summary>Works out what is to stand from what stands, with nobody between.</summary>
@@ -26,8 +29,10 @@ public sealed class Settings(Database database)
     public static int Remove(SqliteConnection c, string name) =>
         c.Run("DELETE FROM setting WHERE name = $name", ("$name", name));
 
+    /// <summary>As it was before it was ever set.</summary>
     public void Remove(string name) => database.Write(c => Remove(c, name));
 
+    /// <summary>The same within a transaction.</summary>
     internal static Setting Find(SqliteConnection c, string name) =>
         c.All(
                 "SELECT value, version FROM setting WHERE name = $name",

@@ -231,14 +231,9 @@ public sealed class EditingTests : IDisposable
         var path = Path.Combine(_folder, $"{Guid.NewGuid():N}.png");
         using var header = Image.NewFromFile(source);
         LadderMaker.Make(
-            source,
-            new(header.Width, header.Height),
-            edits,
-            cut,
-            false,
+            new(source, new(header.Width, header.Height), edits, cut, false),
             [new LadderStep(widthPx, format, 0, path)],
-            "",
-            ""
+            new("", "")
         );
         return Image.NewFromFile(path);
     }

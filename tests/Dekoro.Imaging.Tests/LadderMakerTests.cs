@@ -19,7 +19,7 @@ public sealed class LadderMakerTests : IDisposable
             from format in new[] { OutputFormat.WebP, OutputFormat.Jpeg, OutputFormat.Avif }
             select Step(width, format)
         ).ToList();
-        LadderMaker.Make(Demo.Path("hall-progressive.jpg"), size, Edits.None, cut, animated: false, steps, "", "");
+        LadderMaker.Make(new(Demo.Path("hall-progressive.jpg"), size, Edits.None, cut, false), steps, new("", ""));
         foreach (var step in steps)
         {
             using var made = Image.NewFromFile(step.Path);
@@ -50,14 +50,9 @@ public sealed class LadderMakerTests : IDisposable
         var cut = new Cut(4000, 500, 1000, 1000);
         var step = Step(500, OutputFormat.Png);
         LadderMaker.Make(
-            Demo.Path("windle-sands-june-morning.jpg"),
-            size,
-            Edits.None,
-            cut,
-            animated: false,
+            new(Demo.Path("windle-sands-june-morning.jpg"), size, Edits.None, cut, false),
             [step],
-            "",
-            ""
+            new("", "")
         );
         using var source = Image.NewFromFile(Demo.Path("windle-sands-june-morning.jpg"));
         using var expected = source.Crop(4000, 500, 1000, 1000).Resize(0.5);
@@ -75,14 +70,15 @@ public sealed class LadderMakerTests : IDisposable
             Assert.Contains(source.GetFields(), f => f.Contains("GPS", StringComparison.Ordinal));
         var step = Step(640, OutputFormat.Jpeg);
         LadderMaker.Make(
-            Demo.Path("museum-with-location.jpg"),
-            Demo.Probe("museum-with-location.jpg").Size,
-            Edits.None,
-            Cut.Whole(Demo.Probe("museum-with-location.jpg").Size),
-            false,
+            new(
+                Demo.Path("museum-with-location.jpg"),
+                Demo.Probe("museum-with-location.jpg").Size,
+                Edits.None,
+                Cut.Whole(Demo.Probe("museum-with-location.jpg").Size),
+                false
+            ),
             [step],
-            "Ana Verhulst",
-            ""
+            new("Ana Verhulst", "")
         );
         using var made = Image.NewFromFile(step.Path);
         Assert.DoesNotContain(made.GetFields(), f =>
@@ -101,7 +97,7 @@ public sealed class LadderMakerTests : IDisposable
         foreach (var name in new[] { "poster-for-the-printer.jpg", "lighthouse-turned.jpg" })
         {
             var (size, step) = (Demo.Probe(name).Size, Step(320, OutputFormat.Jpeg));
-            LadderMaker.Make(Demo.Path(name), size, Edits.None, Cut.Whole(size), false, [step], "", "");
+            LadderMaker.Make(new(Demo.Path(name), size, Edits.None, Cut.Whole(size), false), [step], new("", ""));
             using var made = Image.NewFromFile(step.Path);
             Assert.Equal(Enums.Interpretation.Srgb, made.Interpretation);
             Assert.Equal((double)size.Width / size.Height, (double)made.Width / made.Height, 1);
@@ -114,27 +110,17 @@ public sealed class LadderMakerTests : IDisposable
         var gif = Demo.Probe("tail-in-the-wind.gif");
         var (moving, still) = (Step(300, OutputFormat.WebP), Step(450, OutputFormat.WebP));
         LadderMaker.Make(
-            Demo.Path("tail-in-the-wind.gif"),
-            gif.Size,
-            Edits.None,
-            Cut.Whole(gif.Size),
-            true,
+            new(Demo.Path("tail-in-the-wind.gif"), gif.Size, Edits.None, Cut.Whole(gif.Size), true),
             [moving],
-            "",
-            ""
+            new("", "")
         );
         using (var made = Image.NewFromFile(moving.Path, kwargs: new VOption { { "n", -1 } }))
             Assert.Equal(gif.Frames, (int)made.Get("n-pages"));
         var png = Demo.Probe("kite-cut-out.png");
         LadderMaker.Make(
-            Demo.Path("kite-cut-out.png"),
-            png.Size,
-            Edits.None,
-            Cut.Whole(png.Size),
-            false,
+            new(Demo.Path("kite-cut-out.png"), png.Size, Edits.None, Cut.Whole(png.Size), false),
             [still],
-            "",
-            ""
+            new("", "")
         );
         using var alpha = Image.NewFromFile(still.Path);
         Assert.True(alpha.HasAlpha() && alpha[3].Min() < 10);
@@ -148,14 +134,9 @@ public sealed class LadderMakerTests : IDisposable
         var size = Demo.Probe(file).Size;
         void Make(CancellationToken stop, TimeSpan most) =>
             LadderMaker.Make(
-                Demo.Path(file),
-                size,
-                Edits.None,
-                Cut.Whole(size),
-                false,
+                new(Demo.Path(file), size, Edits.None, Cut.Whole(size), false),
                 [Step(2000, OutputFormat.WebP)],
-                "",
-                "",
+                new("", ""),
                 stop,
                 most
             );

@@ -19,12 +19,8 @@ public sealed class RenderingTests : IAsyncLifetime
 {
     private static readonly PictureFacts Reel = new(
         "reel",
-        "reel.jpg",
-        PictureFormat.Jpeg,
+        new("reel.jpg", PictureFormat.Jpeg, false, 1, 900_000),
         new PixelSize(2400, 1600),
-        false,
-        1,
-        900_000,
         BytesModel.Unmeasured(2.0 / 3),
         0.3,
         null,
@@ -586,9 +582,11 @@ public sealed class RenderingTests : IAsyncLifetime
             beside,
             CutChoice.AsIs,
             alt ?? new(false, null),
-            new(caption),
-            link ?? new(FigureLinkKind.None)
-        );
+            new(caption)
+        )
+        {
+            Link = link ?? new(FigureLinkKind.None),
+        };
 
     private async Task<string> BlockAsync(Block block) =>
         (await _renderer.BlocksAsync(Model(new Document([block]), "visit", "../")))[0].Html;

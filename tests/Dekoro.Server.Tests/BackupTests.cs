@@ -31,10 +31,14 @@ public sealed class BackupTests : IDisposable
         workspace.Pages.Add(
             "p",
             "page",
-            "P",
-            "",
-            "",
-            "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\"" + id + "\"}}]}",
+            new(
+                "P",
+                "",
+                "",
+                "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\""
+                    + id
+                    + "\"}}]}"
+            ),
             DateTimeOffset.UtcNow
         );
         await publisher.PublishAsync(new Progress<PublishProgress>(), Stop);
@@ -59,12 +63,8 @@ public sealed class BackupTests : IDisposable
                         workspace.Pages.SaveDraft(
                             "p",
                             workspace.Pages.Find("p")!.Version,
-                            $"Title {i}",
-                            "",
-                            "",
-                            workspace.Pages.Find("p")!.Draft,
-                            "Ana",
-                            DateTimeOffset.UtcNow
+                            new($"Title {i}", "", "", workspace.Pages.Find("p")!.Draft),
+                            new("Ana", DateTimeOffset.UtcNow)
                         );
                 }
             },

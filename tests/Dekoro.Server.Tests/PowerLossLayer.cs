@@ -76,59 +76,72 @@ public sealed class PowerLossLayer : IFileLayer
     /// <param name="keepsUnflushedNames">Whether names that nobody had waited for made it to the disk.</param>
     public void LayAfter(int steps, string root, string into, bool keepsUnflushedNames)
     {
-        // What each file holds on the disk for sure, under the name it has for the program.
-        var content = new Dictionary<string, byte[]>(StringComparer.Ordinal);
-        // Moves that a flush of their folder has not yet made sure of: undone, or with their content as far as that was
-        // flushed.
-        var names = new Dictionary<string, byte[]>(StringComparer.Ordinal);
+        var disk = new Disk(keepsUnflushedNames);
         foreach (var step in _steps.Take(steps))
-        {
-            switch (step)
-            {
-                case Wrote wrote:
-                    content[wrote.Path] = [];
-                    break;
-                case Flushed flushed:
-                    content[flushed.Path] = flushed.Content;
-                    break;
-                case FlushedAll all:
-                    foreach (var (path, bytes) in all.Files)
-                        names[path] = content[path] = bytes;
-                    break;
-                case Moved moved:
-                    foreach (
-                        var path in content
-                            .Keys.Where(k =>
-                                k == moved.Path
-                                || moved.IsFolder && k.StartsWith(moved.Path + "/", StringComparison.Ordinal)
-                            )
-                            .ToList()
-                    )
-                    {
-                        var to = moved.To + path[moved.Path.Length..];
-                        content[to] = content[path];
-                        content.Remove(path);
-                        if (moved.IsFolder || keepsUnflushedNames)
-                            names.Remove(path);
-                        if (keepsUnflushedNames)
-                            names[to] = content[to];
-                    }
-                    break;
-                case FlushedFolder folder:
-                    foreach (
-                        var path in names.Keys.Where(n => Under(n, folder.Path) && !content.ContainsKey(n)).ToList()
-                    )
-                        names.Remove(path);
-                    foreach (var path in content.Keys.Where(n => Under(n, folder.Path)).ToList())
-                        names[path] = content[path];
-                    break;
-            }
-        }
-        foreach (var (path, bytes) in names)
+            disk.Take(step);
+        foreach (var (path, bytes) in disk.Names)
         {
             var to = Path.Combine(into, Path.GetRelativePath(root, path));
             Directory.CreateDirectory(Path.GetDirectoryName(to)!);
             File.WriteAllBytes(to, bytes);
+        }
+    }
+
+    private sealed class Disk(bool keepsUnflushedNames)
+    {
+        // What each file holds on the disk for sure, under the name it has for the program.
+        private readonly Dictionary<string, byte[]> _content = new(StringComparer.Ordinal);
+
+        /// <summary>
+        /// What stands there. Moves that a flush of their folder has not yet made sure of are undone, or stand with
+        /// their content as far as that was flushed.
+        /// </summary>
+        public Dictionary<string, byte[]> Names { get; } = new(StringComparer.Ordinal);
+
+        public void Take(Step step)
+        {
+            switch (step)
+            {
+                case Wrote wrote:
+                    _content[wrote.Path] = [];
+                    break;
+                case Flushed flushed:
+                    _content[flushed.Path] = flushed.Content;
+                    break;
+                case FlushedAll all:
+                    foreach (var (path, bytes) in all.Files)
+                        Names[path] = _content[path] = bytes;
+                    break;
+                case Moved moved:
+                    Move(moved);
+                    break;
+                case FlushedFolder folder:
+                    Settle(folder.Path);
+                    break;
+            }
+        }
+
+        private void Move(Moved moved)
+        {
+            bool Goes(string path) => path == moved.Path || moved.IsFolder && Under(path, moved.Path);
+            foreach (var path in _content.Keys.Where(Goes).ToList())
+            {
+                var to = moved.To + path[moved.Path.Length..];
+                _content[to] = _content[path];
+                _content.Remove(path);
+                if (moved.IsFolder || keepsUnflushedNames)
+                    Names.Remove(path);
+                if (keepsUnflushedNames)
+                    Names[to] = _content[to];
+            }
+        }
+
+        private void Settle(string folder)
+        {
+            foreach (var path in Names.Keys.Where(n => Under(n, folder) && !_content.ContainsKey(n)).ToList())
+                Names.Remove(path);
+            foreach (var path in _content.Keys.Where(n => Under(n, folder)).ToList())
+                Names[path] = _content[path];
         }
     }
 

@@ -12,6 +12,49 @@ public sealed class RoundTripTests(ServerFixture server) : IClassFixture<ServerF
     [Fact]
     public async Task Out_as_a_bundle_and_into_an_empty_library_all_is_as_it_was()
     {
+        await FillAsync();
+        var before = await LookAsync(server);
+
+        var zip = await server.Http.GetByteArrayAsync("/api/library.zip", Stop);
+        var empty = new ServerFixture();
+        await empty.InitializeAsync();
+        using (var form = new MultipartFormDataContent { { new ByteArrayContent(zip), "file", "library.zip" } })
+        {
+            var proposal = (
+                await (await empty.Http.PostAsync("/api/intake/file", form, Stop))
+                    .EnsureSuccessStatusCode()
+                    .Content.ReadFromJsonAsync<JsonObject>(Stop)
+            )!;
+            Assert.Empty(proposal["leftOut"]!.AsArray());
+            var pictures = proposal["pictures"]!
+                .AsArray()
+                .Select(p => new { id = (string)p!["file"]!["id"]!, words = new { } });
+            (
+                await empty.Http.PostAsJsonAsync($"/api/intake/{proposal["id"]}/keep", new { pictures }, Stop)
+            ).EnsureSuccessStatusCode();
+        }
+        Assert.Equal(before, await LookAsync(empty));
+        // The same table over the library it came from changes nothing.
+        using var table = new MultipartFormDataContent
+        {
+            {
+                new ByteArrayContent(await server.Http.GetByteArrayAsync("/api/library.csv", Stop)),
+                "file",
+                "library.csv"
+            },
+        };
+        var look = (
+            await (
+                await server.Http.PostAsync("/api/library/table", table, Stop)
+            ).Content.ReadFromJsonAsync<JsonObject>(Stop)
+        )!;
+        Assert.Equal((0, 0), ((int)look["total"]!, look["leftOut"]!.AsArray().Count));
+        await empty.DisposeAsync();
+    }
+
+    /// <summary>Four pictures with everything that a library keeps of them.</summary>
+    private async Task FillAsync()
+    {
         var ids = new List<string>();
         foreach (var name in new[] { "box-kite.jpg", "line-reel.jpg", "bunting.svg", "kite-cut-out.png" })
             ids.Add(await server.TakeInAsync(name));
@@ -74,43 +117,6 @@ public sealed class RoundTripTests(ServerFixture server) : IClassFixture<ServerF
                 },
             }
         );
-        var before = await LookAsync(server);
-
-        var zip = await server.Http.GetByteArrayAsync("/api/library.zip", Stop);
-        var empty = new ServerFixture();
-        await empty.InitializeAsync();
-        using (var form = new MultipartFormDataContent { { new ByteArrayContent(zip), "file", "library.zip" } })
-        {
-            var proposal = (
-                await (await empty.Http.PostAsync("/api/intake/file", form, Stop))
-                    .EnsureSuccessStatusCode()
-                    .Content.ReadFromJsonAsync<JsonObject>(Stop)
-            )!;
-            Assert.Empty(proposal["leftOut"]!.AsArray());
-            var pictures = proposal["pictures"]!
-                .AsArray()
-                .Select(p => new { id = (string)p!["file"]!["id"]!, words = new { } });
-            (
-                await empty.Http.PostAsJsonAsync($"/api/intake/{proposal["id"]}/keep", new { pictures }, Stop)
-            ).EnsureSuccessStatusCode();
-        }
-        Assert.Equal(before, await LookAsync(empty));
-        // The same table over the library it came from changes nothing.
-        using var table = new MultipartFormDataContent
-        {
-            {
-                new ByteArrayContent(await server.Http.GetByteArrayAsync("/api/library.csv", Stop)),
-                "file",
-                "library.csv"
-            },
-        };
-        var look = (
-            await (
-                await server.Http.PostAsync("/api/library/table", table, Stop)
-            ).Content.ReadFromJsonAsync<JsonObject>(Stop)
-        )!;
-        Assert.Equal((0, 0), ((int)look["total"]!, look["leftOut"]!.AsArray().Count));
-        await empty.DisposeAsync();
     }
 
     [Fact]

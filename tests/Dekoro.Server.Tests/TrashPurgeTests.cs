@@ -145,12 +145,14 @@ public sealed class TrashPurgeTests(ServerFixture server) : IClassFixture<Server
         workspace.Pages.Add(
             "p",
             "page",
-            "P",
-            "",
-            "",
-            "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\""
-                + back
-                + "\"}}]}",
+            new(
+                "P",
+                "",
+                "",
+                "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\""
+                    + back
+                    + "\"}}]}"
+            ),
             clock.GetUtcNow()
         );
         Assert.Equal(1, purge.RemoveWhatHasWaited());

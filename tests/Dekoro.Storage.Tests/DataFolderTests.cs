@@ -165,13 +165,13 @@ public sealed class DataFolderTests : IDisposable
     {
         using var database = new Database(At);
         var pages = new Pages(database);
-        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        pages.Add("a", "page", new("A", "a", "", "{}"), Now);
         using var stop = new CancellationTokenSource();
         var writing = Task.Run(
             () =>
             {
                 for (var i = 1; !stop.IsCancellationRequested; i++)
-                    pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", "Ana", Now);
+                    pages.SaveDraft("a", i, new($"T{i}", "a", "", "{}"), new("Ana", Now));
             },
             TestContext.Current.CancellationToken
         );

@@ -17,10 +17,10 @@ public sealed class StorageTests : IDisposable
     public void A_draft_is_kept_only_from_the_version_it_started_from()
     {
         var pages = new Pages(_database);
-        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        pages.Add("a", "page", new("A", "a", "", "{}"), Now);
         var first = pages.Find("a")!.Version;
-        Assert.Equal(first + 1, pages.SaveDraft("a", first, "Mine", "a", "", "{}", "Ana", Now));
-        Assert.Null(pages.SaveDraft("a", first, "Theirs", "a", "", "{}", "Ana", Now));
+        Assert.Equal(first + 1, pages.SaveDraft("a", first, new("Mine", "a", "", "{}"), new("Ana", Now)));
+        Assert.Null(pages.SaveDraft("a", first, new("Theirs", "a", "", "{}"), new("Ana", Now)));
         Assert.Equal("Mine", pages.Find("a")!.Title);
     }
 
@@ -28,9 +28,9 @@ public sealed class StorageTests : IDisposable
     public void What_one_person_keeps_in_one_go_is_one_state_and_the_first_of_all_is_how_it_was_before()
     {
         var (pages, states, minute) = (new Pages(_database), new PageStates(_database), TimeSpan.FromMinutes(1));
-        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        pages.Add("a", "page", new("A", "a", "", "{}"), Now);
         void Save(string title, string by, TimeSpan after, bool isNewState = false) =>
-            pages.SaveDraft("a", pages.Find("a")!.Version, title, "a", "", "{}", by, Now + after, isNewState);
+            pages.SaveDraft("a", pages.Find("a")!.Version, new(title, "a", "", "{}"), new(by, Now + after, isNewState));
         Save("A1", "Ana", minute);
         Save("A2", "Ana", 2 * minute);
         Assert.Equal(["A2", "A"], states.Of("a").Select(s => s.Title));
@@ -47,7 +47,7 @@ public sealed class StorageTests : IDisposable
         Save("A6", "Ana", 22 * minute);
         Save("A7", "Ana", 23 * minute);
         Assert.Equal(["A7", "A5", "A4", "A3", "B", "A2", "A"], states.Of("a").Select(s => s.Title));
-        Assert.Null(pages.SaveDraft("a", 1, "Stale", "a", "", "{}", "Ben", Now + 30 * minute));
+        Assert.Null(pages.SaveDraft("a", 1, new("Stale", "a", "", "{}"), new("Ben", Now + 30 * minute)));
         Assert.Equal(7, states.Of("a").Count);
         Assert.Equal("B", states.Find("a", states.Of("a")[4].Version)!.Title);
     }
@@ -56,9 +56,9 @@ public sealed class StorageTests : IDisposable
     public void Of_a_page_that_is_changed_all_the_time_the_oldest_states_go()
     {
         var (pages, states) = (new Pages(_database), new PageStates(_database));
-        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        pages.Add("a", "page", new("A", "a", "", "{}"), Now);
         for (var i = 1; i <= States.Max + 5; i++)
-            pages.SaveDraft("a", i, $"T{i}", "a", "", "{}", i % 2 == 0 ? "Ana" : "Ben", Now.AddMinutes(i));
+            pages.SaveDraft("a", i, new($"T{i}", "a", "", "{}"), new(i % 2 == 0 ? "Ana" : "Ben", Now.AddMinutes(i)));
         Assert.Equal(States.Max, states.Of("a").Count);
         Assert.Equal($"T{States.Max + 5}", states.Of("a")[0].Title);
     }
@@ -67,19 +67,19 @@ public sealed class StorageTests : IDisposable
     public void Only_an_address_that_was_public_is_remembered_and_whoever_has_it_now_is_meant()
     {
         var pages = new Pages(_database);
-        pages.Add("a", "page", "A", "visit", "", "{}", Now);
-        pages.Add("b", "page", "B", "days", "", "{}", Now);
-        pages.SaveDraft("a", 1, "A", "come", "", "{}", "Ana", Now);
+        pages.Add("a", "page", new("A", "visit", "", "{}"), Now);
+        pages.Add("b", "page", new("B", "days", "", "{}"), Now);
+        pages.SaveDraft("a", 1, new("A", "come", "", "{}"), new("Ana", Now));
         Assert.Empty(pages.OldAddresses());
         pages.MarkPublished(new Dictionary<string, string> { ["a"] = "a", ["b"] = "b" }, Now);
-        Assert.Null(pages.SaveDraft("a", 1, "Stale", "other", "", "{}", "Ana", Now));
+        Assert.Null(pages.SaveDraft("a", 1, new("Stale", "other", "", "{}"), new("Ana", Now)));
         Assert.Empty(pages.OldAddresses());
-        pages.SaveDraft("a", 2, "A", "come-and-see", "", "{}", "Ana", Now);
+        pages.SaveDraft("a", 2, new("A", "come-and-see", "", "{}"), new("Ana", Now));
         Assert.Equal([("come", "a")], pages.OldAddresses());
         // Another page takes the address; given up again, it leads to that one.
-        pages.SaveDraft("b", 1, "B", "come", "", "{}", "Ana", Now);
+        pages.SaveDraft("b", 1, new("B", "come", "", "{}"), new("Ana", Now));
         Assert.Equal([("days", "b")], pages.OldAddresses());
-        pages.SaveDraft("b", 2, "B", "days", "", "{}", "Ana", Now);
+        pages.SaveDraft("b", 2, new("B", "days", "", "{}"), new("Ana", Now));
         Assert.Equal([("come", "b")], pages.OldAddresses());
         Assert.False(pages.ForgetAddress("come", "a"));
         Assert.True(pages.ForgetAddress("come", "b"));
@@ -90,11 +90,11 @@ public sealed class StorageTests : IDisposable
     public void Of_many_saves_at_once_from_one_version_exactly_one_is_kept()
     {
         var pages = new Pages(_database);
-        pages.Add("a", "page", "A", "a", "", "{}", Now);
+        pages.Add("a", "page", new("A", "a", "", "{}"), Now);
         var kept = 0;
         Parallel.For(0, 16, i =>
         {
-            if (pages.SaveDraft("a", 1, $"T{i}", "a", "", "{}", "Ana", Now) is not null)
+            if (pages.SaveDraft("a", 1, new($"T{i}", "a", "", "{}"), new("Ana", Now)) is not null)
                 Interlocked.Increment(ref kept);
         });
         Assert.Equal(1, kept);
@@ -105,7 +105,7 @@ public sealed class StorageTests : IDisposable
     {
         var pages = new Pages(_database);
         foreach (var id in new[] { "a", "b", "c" })
-            pages.Add(id, "page", id, "visit", "", "{}", Now);
+            pages.Add(id, "page", new(id, "visit", "", "{}"), Now);
         Assert.Equal(["visit", "visit-2", "visit-3"], pages.All().Select(p => p.Path));
         pages.Reorder(["c", "a"]);
         Assert.Equal(["c", "a", "b"], pages.All().Select(p => p.Id));
@@ -172,7 +172,7 @@ public sealed class StorageTests : IDisposable
                     {
                         Size = new PixelSize(width, height),
                         Sharpness = sharpness,
-                        Format = format,
+                        File = a.Facts.File with { Format = format },
                     },
                 }
                 : a;
@@ -302,7 +302,7 @@ public sealed class StorageTests : IDisposable
     [Fact]
     public void A_database_opens_again_with_all_that_was_written()
     {
-        new Pages(_database).Add("a", "page", "A", "a", "", "{}", Now);
+        new Pages(_database).Add("a", "page", new("A", "a", "", "{}"), Now);
         _database.Dispose();
         using var again = new Database(Path.Combine(_folder, "dekoro.db"));
         Assert.Equal("A", new Pages(again).Find("a")!.Title);
@@ -462,12 +462,8 @@ public sealed class StorageTests : IDisposable
         new(
             new PictureFacts(
                 id,
-                id + ".jpg",
-                PictureFormat.Jpeg,
+                new(id + ".jpg", PictureFormat.Jpeg, true, 1, 12),
                 new PixelSize(30, 20),
-                true,
-                1,
-                12,
                 new BytesModel(1, 2),
                 0.5,
                 keep,

@@ -60,9 +60,13 @@ internal static class Findings
     private static bool IsForm(RecordDeclarationSyntax record, string at) =>
         at.Contains("/Contracts/", StringComparison.Ordinal)
         || FormEndings.Any(e => record.Identifier.Text.EndsWith(e, StringComparison.Ordinal))
-        || record.Identifier.Text.StartsWith("Stored", StringComparison.Ordinal);
+        || record.Identifier.Text.StartsWith("Stored", StringComparison.Ordinal)
+        || Forms.Contains(record.Identifier.Text);
 
-    private static readonly string[] FormEndings = ["Values", "Row", "Entry", "Recipe"];
+    private static readonly string[] FormEndings = ["Values", "Row", "Entry", "Recipe", "Metadata", "Change"];
+
+    /// <summary>A gallery and a slider as read from their values, and a row of the library.</summary>
+    private static readonly string[] Forms = ["Gallery", "Slider", "Asset"];
 
     private static int LinesOf(SyntaxNode node)
     {

@@ -39,7 +39,14 @@ public sealed class ArrangementChanges(
         var reading = values.Check(id);
         if (reading.Arrangement is not { } set)
             return new Result.Refused(reading.Field, reading.Sentence!);
-        if (!workspace.Arrangements.Save(id, version, ArrangementValues.Of(set).Write(), person.Now, clock.GetUtcNow()))
+        if (
+            !workspace.Arrangements.Save(
+                id,
+                version,
+                ArrangementValues.Of(set).Write(),
+                new(person.Now, clock.GetUtcNow())
+            )
+        )
             return new Result.Stale(
                 "This arrangement was changed in another window since you opened it: yours is still here, and "
                     + "nothing was overwritten.",
@@ -58,7 +65,7 @@ public sealed class ArrangementChanges(
         if (workspace.ArrangementStates.Find(id, version) is not { } state)
             return new Result.NotThere(Thing.State);
         var (by, at) = (person.Now, clock.GetUtcNow());
-        if (!workspace.Arrangements.Save(id, now.Version, state.Content, by, at, isNewState: true))
+        if (!workspace.Arrangements.Save(id, now.Version, state.Content, new(by, at, IsNewState: true)))
             return new Result.Conflict(
                 "The arrangement was changed at the same moment, so nothing was done: look at it as it is "
                     + "now, and try again."

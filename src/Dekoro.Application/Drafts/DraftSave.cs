@@ -69,12 +69,8 @@ public sealed class DraftSave(
         workspace.Pages.SaveDraft(
             id,
             from,
-            text.Title,
-            text.Path,
-            text.Summary,
-            DocumentWriter.Write(text.Document).ToJsonString(),
-            person.Now,
-            clock.GetUtcNow(),
+            new(text.Title, text.Path, text.Summary, DocumentWriter.Write(text.Document).ToJsonString()),
+            new(person.Now, clock.GetUtcNow()),
             sent: sent
         )
             is not null;

@@ -46,13 +46,8 @@ public sealed class PageChanges(
         var kept = workspace.Pages.SaveDraft(
             id,
             page.Version,
-            state.Title,
-            page.Path,
-            state.Summary,
-            state.Draft,
-            person.Now,
-            clock.GetUtcNow(),
-            isNewState: true
+            new(state.Title, page.Path, state.Summary, state.Draft),
+            new(person.Now, clock.GetUtcNow(), IsNewState: true)
         );
         if (kept is null)
             return new Result.Conflict(

@@ -48,10 +48,7 @@ public sealed class PageMaking(
         workspace.Pages.Add(
             id,
             kind,
-            title.Trim(),
-            PathFor(kind, title),
-            "",
-            DocumentWriter.Write(document).ToJsonString(),
+            new(title.Trim(), PathFor(kind, title), "", DocumentWriter.Write(document).ToJsonString()),
             clock.GetUtcNow()
         );
         events.Send("pages", new { id });

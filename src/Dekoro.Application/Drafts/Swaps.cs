@@ -61,7 +61,7 @@ public sealed class Swaps(
         );
     }
 
-    /// <summary>Makes two pictures one: every place of the first shows the second, and the first is taken away.</summary>
+    /// <summary>Two pictures become one: every place of the first shows the second, and the first is away.</summary>
     /// <param name="from">With the version of it that was seen.</param>
     /// <param name="into">The one that stays, with the words of both.</param>
     public ChangeResult<MergedPictures> Merge((string Id, long Version) from, (string Id, long Version) into)

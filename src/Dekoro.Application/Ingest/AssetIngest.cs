@@ -192,12 +192,8 @@ public sealed class AssetIngest(
         var id = NewId();
         var facts = new PictureFacts(
             id,
-            name,
-            format,
+            new(name, format, probed.HasAlpha, probed.Frames, kept.Bytes),
             probed.Size,
-            probed.HasAlpha,
-            probed.Frames,
-            kept.Bytes,
             measured.Bytes,
             measured.Sharpness,
             measured.KeepGuess,

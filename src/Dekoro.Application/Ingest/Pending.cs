@@ -9,10 +9,7 @@ namespace Dekoro.Application.Ingest;
 /// <param name="Waiting">Pictures that lie with somebody else's server, which is not asked unbidden.</param>
 public sealed record Pending(
     string Id,
-    ProposalKind Kind,
-    string Title,
-    string From,
-    DateTimeOffset? Date,
+    ProposalOrigin Origin,
     Document Words,
     ImmutableArray<PendingPicture> Pictures,
     ImmutableArray<LeftOut> LeftOut,

@@ -32,10 +32,7 @@ public sealed class Proposals(Workspace workspace, AssetIngest ingest, Fetching 
                 : [];
         var empty = new Pending(
             RandomNumberGenerator.GetHexString(12, lowercase: true),
-            proposal.Kind,
-            proposal.Title,
-            proposal.From,
-            proposal.Date,
+            new(proposal.Kind, proposal.Title, proposal.From, proposal.Date),
             Document.Empty,
             [],
             proposal.LeftOut,

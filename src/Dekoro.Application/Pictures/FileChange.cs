@@ -19,5 +19,16 @@ public sealed record FileChange(
 {
     /// <summary>The words as they are then.</summary>
     public PictureMetadata On(PictureMetadata was) =>
-        was.With(Title, Alt, Caption, Description, Credit, Rights, Folder, keywords: Keywords, own: Own);
+        was with
+        {
+            Title = Title ?? was.Title,
+            Alt = Alt ?? was.Alt,
+            Caption = Caption ?? was.Caption,
+            Description = Description ?? was.Description,
+            Credit = Credit ?? was.Credit,
+            Rights = Rights ?? was.Rights,
+            Folder = Folder ?? was.Folder,
+            Keywords = Keywords ?? was.Keywords,
+            Own = was.Own.With(Own),
+        };
 }

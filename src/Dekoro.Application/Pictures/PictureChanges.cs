@@ -51,7 +51,7 @@ public sealed class PictureChanges(
         return new Result.Done(workspace.Assets.Find(id)!);
     }
 
-    /// <summary>The words of several in one step, each from the version that was seen; null takes what there is.</summary>
+    /// <summary>Words of several in one step, each from the version that was seen; null: as it is.</summary>
     /// <returns>How many: those that someone else had changed meanwhile are left as they are.</returns>
     public ChangeResult<int> ChangeMany(IReadOnlyList<(string Id, long? Version, FileChange Change)> all)
     {

@@ -183,14 +183,9 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
         try
         {
             LadderMaker.Make(
-                workspace.PathOf(asset),
-                asset.OriginalSize,
-                asset.Edits,
-                cut,
-                asset.Facts.IsAnimated,
+                new(workspace.PathOf(asset), asset.OriginalSize, asset.Edits, cut, asset.Facts.IsAnimated),
                 [.. steps.Select(s => s.Step)],
-                asset.Facts.Words.Credit,
-                asset.Facts.Words.Rights,
+                new(asset.Facts.Words.Credit, asset.Facts.Words.Rights),
                 stop,
                 effort: workspace.Places.Effort
             );

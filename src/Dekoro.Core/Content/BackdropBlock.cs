@@ -51,7 +51,6 @@ public abstract record BackdropBlock(string Id, Backdrop Ground, ImmutableArray<
             false,
             CutChoice.AsIs,
             new AltChoice(true, null),
-            new CaptionChoice(CaptionSource.None),
-            new LinkChoice(FigureLinkKind.None)
+            new CaptionChoice(CaptionSource.None)
         );
 }

@@ -14,10 +14,12 @@ public sealed record FigureBlock(
     bool TextBeside,
     CutChoice Cut,
     AltChoice Alt,
-    CaptionChoice Caption,
-    LinkChoice Link
+    CaptionChoice Caption
 ) : Block(Id)
 {
+    /// <summary>Where a click on it leads.</summary>
+    public LinkChoice Link { get; init; } = LinkChoice.None;
+
     /// <summary>What is otherwise on one class of screen; never hidden on all.</summary>
     public PerClass<FigureException?> Exceptions { get; init; }
 

@@ -16,7 +16,6 @@ public sealed record LinePicture(FigureBlock Figure, string? Link = null) : Inli
             false,
             CutChoice.AsIs,
             alt,
-            new CaptionChoice(CaptionSource.None),
-            new LinkChoice(FigureLinkKind.None)
+            new CaptionChoice(CaptionSource.None)
         );
 }

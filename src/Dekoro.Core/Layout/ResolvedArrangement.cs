@@ -65,8 +65,7 @@ public sealed record ResolvedArrangement(string Id, Arrangement Arrangement, Siz
                         false,
                         new CutChoice(SliderControls.StepShape),
                         new(Decorative: true, null),
-                        new(CaptionSource.None),
-                        new(FigureLinkKind.None)
+                        new(CaptionSource.None)
                     )),
             ];
 
@@ -105,10 +104,10 @@ public sealed record ResolvedArrangement(string Id, Arrangement Arrangement, Siz
             false,
             new CutChoice(Arrangement.ShapeOfAll),
             item.Alt,
-            IsWorded(item) ? new(CaptionSource.None) : Arrangement.CaptionOf(item),
-            link
+            IsWorded(item) ? new(CaptionSource.None) : Arrangement.CaptionOf(item)
         )
         {
+            Link = link,
             Larger = Arrangement.Larger.Size,
             Look = Arrangement.Look,
             Instead = link.Kind == FigureLinkKind.LargeFile ? item.Instead : null,

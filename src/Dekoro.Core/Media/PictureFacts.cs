@@ -4,19 +4,14 @@ namespace Dekoro.Core.Media;
 
 /// <summary>What the computation knows of a picture: measured once, when it comes in.</summary>
 /// <param name="Size">As seen, orientation and edits applied.</param>
-/// <param name="Frames">1 for a still.</param>
 /// <param name="Bytes">Expected bytes of a WebP of the whole picture, by width.</param>
 /// <param name="Sharpness">Variance of the Laplacian over contrast on a 512 px copy; null until measured.</param>
 /// <param name="Keep">Keep area, drawn or guessed; null where there is none yet.</param>
 /// <param name="Edition">Number of the version in use; 0 is the original.</param>
 public sealed record PictureFacts(
     string Id,
-    string FileName,
-    PictureFormat Format,
+    PictureFile File,
     PixelSize Size,
-    bool HasAlpha,
-    int Frames,
-    long FileBytes,
     BytesModel Bytes,
     double? Sharpness,
     FocalRegion? Keep,
@@ -28,6 +23,21 @@ public sealed record PictureFacts(
     /// Below this normalised Laplacian variance a picture counts as blurred (Imaging measures, Core judges).
     /// </summary>
     public const double BlurredBelow = 0.03;
+
+    /// <inheritdoc cref="PictureFile.Name"/>
+    public string FileName => File.Name;
+
+    /// <inheritdoc cref="PictureFile.Format"/>
+    public PictureFormat Format => File.Format;
+
+    /// <inheritdoc cref="PictureFile.HasAlpha"/>
+    public bool HasAlpha => File.HasAlpha;
+
+    /// <inheritdoc cref="PictureFile.Frames"/>
+    public int Frames => File.Frames;
+
+    /// <inheritdoc cref="PictureFile.Bytes"/>
+    public long FileBytes => File.Bytes;
 
     /// <summary>Whether it has several frames.</summary>
     public bool IsAnimated => Frames > 1;

@@ -38,32 +38,4 @@ public sealed record PictureMetadata(
     /// <returns>Null where none is.</returns>
     public static string? TooLong(params IReadOnlyList<string> texts) =>
         texts.Any(t => t.Length > MaxChars) ? $"A text here holds at most {MaxChars} characters: shorten it." : null;
-
-    /// <summary>These words with some replaced; null leaves a word as it is.</summary>
-    public PictureMetadata With(
-        string? title = null,
-        string? alt = null,
-        string? caption = null,
-        string? description = null,
-        string? credit = null,
-        string? rights = null,
-        string? folder = null,
-        string? source = null,
-        string? keywords = null,
-        IEnumerable<KeyValuePair<string, string>>? own = null
-    ) =>
-        new(
-            title ?? Title,
-            alt ?? Alt,
-            caption ?? Caption,
-            description ?? Description,
-            credit ?? Credit,
-            rights ?? Rights,
-            folder ?? Folder,
-            source ?? Source,
-            keywords ?? Keywords
-        )
-        {
-            Own = Own.With(own),
-        };
 }

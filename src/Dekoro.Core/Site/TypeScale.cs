@@ -78,7 +78,7 @@ public static class TypeScale
             _ => Text(style, setting),
         };
 
-    /// <summary>Of a piece in which others stand: how far in they begin, CSS px, and the style of their words.</summary>
+    /// <summary>What stands in a piece: how far in it begins, CSS px, and the style of its words.</summary>
     public static (double IndentPx, TextStyle Words) Inside(Block block, TextStyle style, Setting setting) =>
         block switch
         {

@@ -3,6 +3,7 @@ using Dekoro.Core.Planning;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A band with what stands in it.</summary>
 public partial class BandView
 {
     [Parameter, EditorRequired]

@@ -3,6 +3,7 @@ using Dekoro.Core.Content;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>Pieces one after the other.</summary>
 public partial class BlocksView
 {
     [Parameter, EditorRequired]

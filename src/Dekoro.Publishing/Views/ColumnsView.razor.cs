@@ -3,6 +3,7 @@ using Dekoro.Core.Content;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>Cells side by side.</summary>
 public partial class ColumnsView
 {
     [Parameter, EditorRequired]

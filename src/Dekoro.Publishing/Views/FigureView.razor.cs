@@ -7,6 +7,7 @@ using Dekoro.Core.Responsive;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A picture with its caption and its link.</summary>
 public partial class FigureView
 {
     [Parameter, EditorRequired]

@@ -3,6 +3,7 @@ using Dekoro.Core.Links;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A table of files to take away.</summary>
 public partial class FilesView
 {
     [Parameter, EditorRequired]

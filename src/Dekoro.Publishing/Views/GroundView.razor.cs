@@ -7,6 +7,7 @@ using Dekoro.Core.Responsive;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>What lies behind the words of a band or cell.</summary>
 public partial class GroundView
 {
     [Parameter, EditorRequired]

@@ -2,6 +2,7 @@ using Dekoro.Core.Content;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>The words and pictures of a line.</summary>
 public partial class InlinesView
 {
     [Parameter, EditorRequired]

@@ -3,6 +3,7 @@ using Dekoro.Core.Planning;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A picture in a line of words.</summary>
 public partial class LinePictureView
 {
     [Parameter, EditorRequired]

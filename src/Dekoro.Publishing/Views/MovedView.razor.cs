@@ -1,5 +1,6 @@
 namespace Dekoro.Publishing.Views;
 
+/// <summary>The page at an old address, which leads on.</summary>
 public partial class MovedView
 {
     [Parameter, EditorRequired]

@@ -3,6 +3,7 @@ using Dekoro.Core.Planning;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A whole page with the site round it.</summary>
 public partial class PageView
 {
     /// <summary>Other sites' players, films that start by themselves, and what moves behind words.</summary>

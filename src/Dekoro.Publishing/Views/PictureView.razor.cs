@@ -8,6 +8,7 @@ using Dekoro.Core.Responsive;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A picture with the files that browsers choose from.</summary>
 public partial class PictureView
 {
     /// <summary>
@@ -25,6 +26,7 @@ public partial class PictureView
     [Parameter]
     public string? Alt { get; set; }
 
+    /// <summary>The media type of a format (IANA).</summary>
     public static string MimeOf(OutputFormat format) =>
         format switch
         {
@@ -33,6 +35,7 @@ public partial class PictureView
             _ => "image/" + format.ToString().ToLowerInvariant(),
         };
 
+    /// <summary>Files with their widths (HTML, srcset).</summary>
     public static string SrcSet(PageModel model, IReadOnlyList<PlannedFile> files) =>
         string.Join(
             ", ",

@@ -4,6 +4,7 @@ using Dekoro.Core.Responsive;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A gallery with all its pictures, or a part of it.</summary>
 public partial class SetView
 {
     [Parameter, EditorRequired]

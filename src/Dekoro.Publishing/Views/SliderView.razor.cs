@@ -6,6 +6,7 @@ using Dekoro.Core.Site;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A slider or carousel.</summary>
 public partial class SliderView
 {
     [Parameter, EditorRequired]

@@ -3,6 +3,7 @@ using Dekoro.Core.Planning;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A place that waits for its picture.</summary>
 public partial class StandInView
 {
     [Parameter, EditorRequired]

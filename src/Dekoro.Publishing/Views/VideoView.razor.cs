@@ -3,6 +3,7 @@ using Dekoro.Core.Planning;
 
 namespace Dekoro.Publishing.Views;
 
+/// <summary>A video by its still, or playing.</summary>
 public partial class VideoView
 {
     [Parameter, EditorRequired]

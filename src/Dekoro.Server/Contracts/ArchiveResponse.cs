@@ -2,6 +2,7 @@ using Dekoro.Intake;
 
 namespace Dekoro.Server.Contracts;
 
+/// <summary>A catalogue's entries that a search finds.</summary>
 public sealed record ArchiveResponse(
     string Address,
     string Label,

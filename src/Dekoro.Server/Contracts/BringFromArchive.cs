@@ -1,3 +1,4 @@
 namespace Dekoro.Server.Contracts;
 
+/// <summary>Entries of a catalogue, by their numbers.</summary>
 public sealed record BringFromArchive(string Address, IReadOnlyList<int> Items);

@@ -1,3 +1,4 @@
 namespace Dekoro.Server.Contracts;
 
+/// <summary>An address as it was typed.</summary>
 public sealed record GivenAddress(string Address);

@@ -1,3 +1,4 @@
 namespace Dekoro.Server.Contracts;
 
+/// <summary>How many places show the picture that stayed.</summary>
 public sealed record Merged(int Places);

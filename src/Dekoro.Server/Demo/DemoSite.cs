@@ -3,6 +3,7 @@ using System.Text.Json.Nodes;
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Ingest;
+using Dekoro.Application.Pictures;
 using Dekoro.Application.Site;
 using Dekoro.Core.Arrangements;
 using Dekoro.Core.Content;
@@ -26,6 +27,7 @@ internal static class DemoSite
         Dictionary<string, ArrangementValues>? Arrangements
     );
 
+    /// <param name="Keep">Left, top, width and height, in fractions.</param>
     private sealed record PictureWords(
         string? Title,
         string? Alt,
@@ -33,10 +35,17 @@ internal static class DemoSite
         string? Description,
         string? Credit,
         string? Folder,
-        double[]? Keep,
         string? Keywords,
-        Dictionary<string, string>? Own
-    );
+        double[]? Keep
+    )
+    {
+        public Dictionary<string, string>? Own { get; init; }
+
+        public PictureMetadata On(PictureMetadata was) =>
+            new FileChange(Title, Alt, Caption, Description, Credit, Folder: Folder, Keywords: Keywords, Own: Own).On(
+                was
+            );
+    }
 
     private sealed record Page(string Id, string Kind, string Title, string Path, string Summary, JsonObject Document);
 
@@ -67,118 +76,93 @@ internal static class DemoSite
             Describe(workspace, ids[file], words);
         // What is there already is of a start that was broken off.
         foreach (var (id, values) in (site.Arrangements ?? []).Where(a => workspace.Arrangements.Find(a.Key) is null))
-        {
-            var named = values with
-            {
-                Items =
-                [
-                    .. values.Items.Select(i =>
-                        i with
-                        {
-                            Asset = ids[i.Asset],
-                            Instead = i.Instead is { Kind: InsteadKind.Film } film
-                                ? film with
-                                {
-                                    Target = ids[film.Target],
-                                }
-                                : i.Instead,
-                        }
-                    ),
-                ],
-            };
-            var reading = named.Check(id);
-            workspace.Arrangements.Add(
-                id,
-                ArrangementValues
-                    .Of(reading.Arrangement ?? throw new InvalidDataException($"{id}: {reading.Sentence}"))
-                    .Write(),
-                clock.GetUtcNow()
-            );
-        }
+            workspace.Arrangements.Add(id, Written(id, values, ids), clock.GetUtcNow());
         foreach (var page in site.Pages.Where(p => workspace.Pages.Find(p.Id) is null))
-        {
-            NamePictures(page.Document, ids);
-            using var json = JsonDocument.Parse(page.Document.ToJsonString());
-            var reading = DocumentReader.Read(json.RootElement);
-            if (reading.Document is null)
-                throw new InvalidDataException($"{page.Id}: {reading.Errors[0].Path}: {reading.Errors[0].Sentence}");
             workspace.Pages.Add(
                 page.Id,
                 page.Kind,
-                page.Title,
-                page.Path,
-                page.Summary,
-                DocumentWriter.Write(reading.Document).ToJsonString(),
+                new(page.Title, page.Path, page.Summary, Written(page, ids)),
                 clock.GetUtcNow()
             );
-        }
+    }
+
+    private static string Written(string id, ArrangementValues values, IReadOnlyDictionary<string, string> ids)
+    {
+        var named = values with { Items = [.. values.Items.Select(i => Named(i, ids))] };
+        var reading = named.Check(id);
+        return ArrangementValues
+            .Of(reading.Arrangement ?? throw new InvalidDataException($"{id}: {reading.Sentence}"))
+            .Write();
+    }
+
+    private static ItemValues Named(ItemValues item, IReadOnlyDictionary<string, string> ids) =>
+        item with
+        {
+            Asset = ids[item.Asset],
+            Instead = item.Instead is { Kind: InsteadKind.Film } film
+                ? film with
+                {
+                    Target = ids[film.Target],
+                }
+                : item.Instead,
+        };
+
+    private static string Written(Page page, IReadOnlyDictionary<string, string> ids)
+    {
+        NameFiles(page.Document, ids);
+        using var json = JsonDocument.Parse(page.Document.ToJsonString());
+        var reading = DocumentReader.Read(json.RootElement);
+        return reading.Document is { } document
+            ? DocumentWriter.Write(document).ToJsonString()
+            : throw new InvalidDataException($"{page.Id}: {reading.Errors[0].Path}: {reading.Errors[0].Sentence}");
     }
 
     private static void Describe(Workspace workspace, string id, PictureWords words)
     {
         var asset = workspace.Assets.Find(id)!;
-        var was = asset.Facts.Words;
         var keep = words.Keep is [var x, var y, var w, var h] ? new FocalRegion(x, y, w, h) : asset.Facts.Keep;
-        workspace.Assets.Change(
-            id,
-            asset.Version,
-            was.With(
-                words.Title,
-                words.Alt,
-                words.Caption,
-                words.Description,
-                words.Credit,
-                folder: words.Folder,
-                keywords: words.Keywords,
-                own: words.Own
-            ),
-            keep,
-            words.Keep is not null
-        );
+        workspace.Assets.Change(id, asset.Version, words.On(asset.Facts.Words), keep, words.Keep is not null);
     }
 
-    private static void NamePictures(JsonNode node, IReadOnlyDictionary<string, string> ids)
+    /// <summary>Wherever a document names a file by its name, by its id.</summary>
+    private static void NameFiles(JsonNode node, IReadOnlyDictionary<string, string> ids)
     {
-        if (node is JsonObject { } o && (string?)o["type"] == "figure")
-        {
-            var attrs = o["attrs"]!.AsObject();
-            foreach (
-                var own in (attrs["at"] as JsonObject ?? []).Select(at => at.Value).OfType<JsonObject>().Append(attrs)
-            )
+        if (node["attrs"] is JsonObject attrs)
+            switch ((string?)node["type"])
             {
-                if ((string?)own["asset"] is { } asset)
-                    own["asset"] = ids[asset];
-                if (own["cut"] is JsonObject cut)
-                    cut["of"] = ids[(string)cut["of"]!];
+                case "figure":
+                    foreach (var own in (attrs["at"] as JsonObject ?? []).Select(at => at.Value).Append(attrs))
+                        NameAll(own, ids, "asset");
+                    NameAll(attrs["video"], ids, "file", "captions");
+                    foreach (var own in (attrs["at"] as JsonObject ?? []).Select(at => at.Value).Append(attrs))
+                        NameAll(own?["cut"], ids, "of");
+                    break;
+                case "linePicture":
+                    NameAll(attrs, ids, "asset");
+                    break;
+                case "files":
+                    foreach (var listed in attrs["files"]!.AsArray())
+                        NameAll(listed, ids, "file");
+                    break;
+                case "band" or "cell":
+                    NameAll(attrs, ids, "picture", "video");
+                    break;
             }
-            foreach (
-                var name in attrs["video"] is JsonObject video
-                    ? new[] { "file", "captions" }.Where(n => (string?)video[n] is not null)
-                    : []
-            )
-                attrs["video"]![name] = ids[(string)attrs["video"]![name]!];
-        }
-        if ((string?)node["type"] == "linePicture")
-            node["attrs"]!["asset"] = ids[(string)node["attrs"]!["asset"]!];
-        foreach (var listed in (string?)node["type"] == "files" ? node["attrs"]!["files"]!.AsArray() : [])
-            listed!["file"] = ids[(string)listed["file"]!];
         foreach (var mark in node["marks"] as JsonArray ?? [])
-        {
-            if (
-                (string?)mark!["attrs"]?["href"] is { } href
-                && href.StartsWith(Link.File.Scheme, StringComparison.Ordinal)
-            )
-                mark["attrs"]!["href"] = Link.File.Scheme + ids[href[Link.File.Scheme.Length..]];
-        }
-        if (node is JsonObject { } grounded && (string?)grounded["type"] is "band" or "cell")
-        {
-            foreach (var name in new[] { "picture", "video" })
-            {
-                if ((string?)node["attrs"]?[name] is { } file)
-                    node["attrs"]![name] = ids[file];
-            }
-        }
+            NameLink(mark!["attrs"], ids);
         foreach (var child in node["content"]?.AsArray() ?? [])
-            NamePictures(child!, ids);
+            NameFiles(child!, ids);
+    }
+
+    private static void NameAll(JsonNode? holder, IReadOnlyDictionary<string, string> ids, params string[] names)
+    {
+        foreach (var name in names.Where(n => (string?)holder?[n] is not null))
+            holder![name] = ids[(string)holder[name]!];
+    }
+
+    private static void NameLink(JsonNode? link, IReadOnlyDictionary<string, string> ids)
+    {
+        if ((string?)link?["href"] is { } href && href.StartsWith(Link.File.Scheme, StringComparison.Ordinal))
+            link["href"] = Link.File.Scheme + ids[href[Link.File.Scheme.Length..]];
     }
 }

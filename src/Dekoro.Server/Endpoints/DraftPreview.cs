@@ -154,6 +154,7 @@ public sealed class DraftPreview(
         IEnumerable<PictureFacts>? pending = null
     ) => PageAsync(PagePlanner.Plan(page, planning.Facts(page, pending: pending)), addresses);
 
+    /// <summary>A page that is planned already, as it is shown on the desk.</summary>
     public Task<string> PageAsync(PagePlan plan, IFileAddresses addresses) =>
         renderer.PageAsync(new PageModel(plan, planning.Frame(), addresses, "", IsProof: true), "");
 

@@ -249,10 +249,10 @@ internal static class IntakeEndpoints
         var places = planning.PlacesByPicture();
         return new(
             pending.Id,
-            pending.Kind,
-            pending.Title,
-            pending.From,
-            pending.Date,
+            pending.Origin.Kind,
+            pending.Origin.Title,
+            pending.Origin.From,
+            pending.Origin.Date,
             [.. pending.Words.Blocks.Select(PieceOf)],
             [
                 .. pending.Pictures.Select(p => new ProposedPicture(
@@ -311,7 +311,7 @@ internal static class IntakeEndpoints
             return Problems.NoProposal();
         var out1 = without.Split(',', StringSplitOptions.RemoveEmptyEntries).ToHashSet();
         var words = Inserting.WithPictures(pending.Words, picture => out1.Contains(picture) ? null : picture);
-        var heading = string.IsNullOrWhiteSpace(title) ? pending.Title : title;
+        var heading = string.IsNullOrWhiteSpace(title) ? pending.Origin.Title : title;
         ResolvedPage source;
         if (page is null)
             source = planning.PageOf("new", new(heading, making.PathFor(kind, heading), "", words));

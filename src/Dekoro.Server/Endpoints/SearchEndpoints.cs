@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Dekoro.Server.Endpoints;
 
+/// <summary>Searches that are kept under a name.</summary>
 public sealed record KeptSearchList(IReadOnlyList<KeptSearch> Searches);
 
 /// <summary>Search lines kept under names.</summary>

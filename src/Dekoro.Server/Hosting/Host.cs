@@ -24,6 +24,7 @@ public static class Host
     /// </summary>
     private const string DemoState = "demo";
 
+    /// <summary>Serves until it is stopped.</summary>
     public static async Task<int> ServeAsync(DataOptions places, string urls, CancellationToken stop)
     {
         if (Guard.RefusalOf(urls) is { } refusal)
@@ -87,6 +88,58 @@ public static class Host
         return app;
     }
 
+    private static void AddIngest(IServiceCollection services) =>
+        services
+            .AddSingleton<AssetIngest>()
+            .AddSingleton<StandInDesk>()
+            .AddSingleton<Fetching>()
+            .AddSingleton<Versions>()
+            .AddSingleton<Proposals>()
+            .AddSingleton<ProposalKeeping>()
+            .AddSingleton<Archives>()
+            .AddSingleton<Mailbox>();
+
+    private static void AddChanges(IServiceCollection services) =>
+        services
+            .AddSingleton<DraftSave>()
+            .AddSingleton<PageMaking>()
+            .AddSingleton<PageChanges>()
+            .AddSingleton<Swaps>()
+            .AddSingleton<ArrangementChanges>()
+            .AddSingleton<PictureChanges>()
+            .AddSingleton<PictureVersions>()
+            .AddSingleton<DownloadChanges>()
+            .AddSingleton<TableChanges>()
+            .AddSingleton<ColumnChanges>()
+            .AddSingleton<FrameStyleUse>()
+            .AddSingleton<StyleChanges>();
+
+    private static void AddPlanning(IServiceCollection services) =>
+        services
+            .AddSingleton<SiteCalendar>()
+            .AddSingleton<Grids>()
+            .AddSingleton<PlanningContext>()
+            .AddSingleton<StagePlans>()
+            .AddSingleton<Renderer>()
+            .AddSingleton<PreviewDeltaCache>()
+            .AddSingleton<DraftPreview>()
+            .AddSingleton<ArrangementPreview>();
+
+    private static void AddPublication(IServiceCollection services)
+    {
+        services
+            .AddSingleton<RenditionMaker>()
+            .AddSingleton<LiveSite>()
+            .AddSingleton<FilesBeside>()
+            .AddSingleton<SiteBuilder>()
+            .AddSingleton<SiteChanges>()
+            .AddSingleton<Publisher>()
+            .AddSingleton<PublishJobs>();
+        services.AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
+        services.AddHostedService<TellingColours>();
+        services.AddSingleton<TrashPurge>().AddHostedService(s => s.GetRequiredService<TrashPurge>());
+    }
+
     private static void AddServices(IServiceCollection services, DataOptions places)
     {
         services
@@ -95,51 +148,15 @@ public static class Host
             .AddSingleton<IFileLayer>(DiskLayer.Instance)
             .AddSingleton<Workspace>()
             .AddSingleton<Events>();
-        services.AddHttpContextAccessor().AddSingleton<Person>().AddSingleton<PixelQueue>();
         services
-            .AddSingleton<AssetIngest>()
-            .AddSingleton<StandInDesk>()
-            .AddSingleton<Fetching>()
+            .AddHttpContextAccessor()
             .AddSingleton<INameOfRequest, NameInCookie>()
-            .AddSingleton<Versions>()
-            .AddSingleton<Proposals>()
-            .AddSingleton<Archives>();
-        services
-            .AddSingleton<Mailbox>()
-            .AddSingleton<PageMaking>()
-            .AddSingleton<PreviewDeltaCache>()
-            .AddSingleton<DraftSave>()
-            .AddSingleton<Grids>()
-            .AddSingleton<Swaps>()
-            .AddSingleton<PageChanges>();
-        services
-            .AddSingleton<ArrangementChanges>()
-            .AddSingleton<ArrangementPreview>()
-            .AddSingleton<PictureChanges>()
-            .AddSingleton<PictureVersions>()
-            .AddSingleton<DownloadChanges>()
-            .AddSingleton<TableChanges>()
-            .AddSingleton<ColumnChanges>()
-            .AddSingleton<ProposalKeeping>()
-            .AddSingleton<FrameStyleUse>()
-            .AddSingleton<StyleChanges>();
-        services
-            .AddSingleton<SiteCalendar>()
-            .AddSingleton<PlanningContext>()
-            .AddSingleton<StagePlans>()
-            .AddSingleton<RenditionMaker>()
-            .AddSingleton<Renderer>();
-        services
-            .AddSingleton<LiveSite>()
-            .AddSingleton<FilesBeside>()
-            .AddSingleton<SiteBuilder>()
-            .AddSingleton<SiteChanges>()
-            .AddSingleton<Publisher>()
-            .AddSingleton<PublishJobs>()
-            .AddSingleton<DraftPreview>();
-        services.AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
-        services.AddHostedService<TellingColours>();
-        services.AddSingleton<TrashPurge>().AddHostedService(s => s.GetRequiredService<TrashPurge>());
+            .AddSingleton<Person>()
+            .AddSingleton<PixelQueue>();
+        AddIngest(services);
+        AddChanges(services);
+        AddPlanning(services);
+        AddPublication(services);
         services.ConfigureHttpJsonOptions(o => Json.Set(o.SerializerOptions));
         services.AddProblemDetails(o =>
             o.CustomizeProblemDetails = c =>

@@ -9,9 +9,7 @@ public sealed record ArchiveItem(
     int Year,
     string Material,
     string Place,
-    string Hue,
-    int WidthPx,
-    int HeightPx
+    ItemLook Look
 )
 {
     public const int Count = 200;
@@ -60,6 +58,7 @@ public sealed record ArchiveItem(
 
     public string Id => $"WSA-{Number:0000}";
 
+    /// <summary>The thing with a number.</summary>
     public static ArchiveItem Of(int number)
     {
         // A linear congruential step (Numerical Recipes) spreads neighbouring numbers; no run of the program draws
@@ -92,9 +91,7 @@ public sealed record ArchiveItem(
             1948 + Pick(74),
             material,
             place,
-            hue,
-            tall ? shortPx : longPx,
-            tall ? longPx : shortPx
+            new(hue, tall ? shortPx : longPx, tall ? longPx : shortPx)
         );
     }
 }

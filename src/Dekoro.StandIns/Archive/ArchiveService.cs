@@ -82,8 +82,8 @@ internal static class ArchiveService
                 {
                     ["id"] = canvas,
                     ["type"] = "Canvas",
-                    ["width"] = item.WidthPx,
-                    ["height"] = item.HeightPx,
+                    ["width"] = item.Look.WidthPx,
+                    ["height"] = item.Look.HeightPx,
                     ["items"] = new JsonArray(
                         new JsonObject
                         {
@@ -96,7 +96,7 @@ internal static class ArchiveService
                                     ["type"] = "Annotation",
                                     ["motivation"] = "painting",
                                     ["target"] = canvas,
-                                    ["body"] = Body(item, root, item.WidthPx),
+                                    ["body"] = Body(item, root, item.Look.WidthPx),
                                 }
                             ),
                         }
@@ -132,11 +132,11 @@ internal static class ArchiveService
             ["type"] = "ImageService3",
             ["protocol"] = "http://iiif.io/api/image",
             ["profile"] = "level0",
-            ["width"] = item.WidthPx,
-            ["height"] = item.HeightPx,
+            ["width"] = item.Look.WidthPx,
+            ["height"] = item.Look.HeightPx,
             ["sizes"] = new JsonArray([
                 .. SmallerPx
-                    .Append(item.WidthPx)
+                    .Append(item.Look.WidthPx)
                     .Select(w => new JsonObject { ["width"] = w, ["height"] = HeightAt(item, w) }),
             ]),
         };
@@ -150,14 +150,14 @@ internal static class ArchiveService
 
     private static int? WidthOf(ArchiveItem item, string size) =>
         size == "max"
-            ? item.WidthPx
-            : SmallerPx.Append(item.WidthPx).Cast<int?>().FirstOrDefault(w => SizeAt(item, w!.Value) == size);
+            ? item.Look.WidthPx
+            : SmallerPx.Append(item.Look.WidthPx).Cast<int?>().FirstOrDefault(w => SizeAt(item, w!.Value) == size);
 
     private static string SizeAt(ArchiveItem item, int widthPx) =>
         string.Create(CultureInfo.InvariantCulture, $"{widthPx},{HeightAt(item, widthPx)}");
 
     private static int HeightAt(ArchiveItem item, int widthPx) =>
-        (int)Math.Round((double)item.HeightPx * widthPx / item.WidthPx);
+        (int)Math.Round((double)item.Look.HeightPx * widthPx / item.Look.WidthPx);
 
     private static string ManifestId(ArchiveItem item, string root) => $"{root}manifest/{item.Number}.json";
 

@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Text;
 
 namespace Dekoro.StandIns.Archive;
 
@@ -22,67 +21,38 @@ internal static class ItemDrawing
     /// <summary>An SVG of 1000 units on its longer side.</summary>
     public static string Of(ArchiveItem item)
     {
-        var scale = 1000.0 / Math.Max(item.WidthPx, item.HeightPx);
-        var (w, h) = (item.WidthPx * scale, item.HeightPx * scale);
-        var (main, second) = Colours[item.Hue];
+        var scale = 1000.0 / Math.Max(item.Look.WidthPx, item.Look.HeightPx);
+        var (w, h) = (item.Look.WidthPx * scale, item.Look.HeightPx * scale);
+        var (main, second) = Colours[item.Look.Hue];
         var turn = item.Number * 37 % 17 - 8;
-        var svg = new StringBuilder();
-        svg.Append(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {w:0} {h:0}" width="{w:0}" height="{h:0}">"""
-            )
-        );
-        svg.Append(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"""<defs><radialGradient id="p" cx="40%" cy="35%" r="85%">"""
-                    + $"""<stop offset="0" stop-color="#fff" stop-opacity=".55"/>"""
-                    + $"""<stop offset="1" stop-color="#000" stop-opacity=".16"/></radialGradient>"""
-                    + $"""{PatternOf(item, main, second)}</defs>"""
-            )
-        );
-        svg.Append(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"""<rect width="100%" height="100%" fill="{Papers[item.Number % Papers.Length]}"/>"""
-                    + $"""<rect width="100%" height="100%" fill="url(#p)"/>"""
-            )
-        );
-        var place = string.Create(CultureInfo.InvariantCulture, $"translate({w / 2:0} {h * 0.46:0}) rotate({turn})");
-        var body = BodyOf(item.Kind);
-        svg.Append(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"""<g transform="translate(14 20) {place}" fill="#000" opacity=".18">{body}</g>"""
-            )
-        );
-        svg.Append(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"""<g transform="{place}" fill="url(#f)" stroke="#3b2c20" stroke-width="5" """
-                    + $"""stroke-linejoin="round">{body}</g>"""
-            )
-        );
-        svg.Append(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"""<g transform="{place}" fill="none" stroke="#3b2c20" stroke-width="4" opacity=".7">"""
-                    + $"""{SparsOf(item.Kind)}</g>"""
-            )
-        );
-        svg.Append(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"""<g transform="translate({w - 230:0} {h - 60:0})"><rect width="180" height="12" """
-                    + $"""fill="#222"/><rect x="36" width="36" height="12" fill="#fff"/>"""
-                    + $"""<rect x="108" width="36" height="12" fill="#fff"/>"""
-                    + $"""<text y="34" font-family="sans-serif" font-size="20" fill="#222">{item.Id}</text></g>"""
-                    + $"""</svg>"""
-            )
-        );
-        return svg.ToString();
+        FormattableString open =
+            $"""<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {w:0} {h:0}" width="{w:0}" height="{h:0}">""";
+        FormattableString place = $"translate({w / 2:0} {h * 0.46:0}) rotate({turn})";
+        FormattableString ruler =
+            $"""<g transform="translate({w - 230:0} {h - 60:0})"><rect width="180" height="12" fill="#222"/>""";
+        return Written(open)
+            + $"<defs>{Shade}{PatternOf(item, main, second)}</defs>"
+            + $"""<rect width="100%" height="100%" fill="{Papers[item.Number % Papers.Length]}"/>"""
+            + """<rect width="100%" height="100%" fill="url(#p)"/>"""
+            + KiteAt(Written(place), item.Kind)
+            + Written(ruler)
+            + """<rect x="36" width="36" height="12" fill="#fff"/><rect x="108" width="36" height="12" fill="#fff"/>"""
+            + $"""<text y="34" font-family="sans-serif" font-size="20" fill="#222">{item.Id}</text></g></svg>""";
     }
+
+    private const string Shade =
+        """<radialGradient id="p" cx="40%" cy="35%" r="85%"><stop offset="0" stop-color="#fff" stop-opacity=".55"/>"""
+        + """<stop offset="1" stop-color="#000" stop-opacity=".16"/></radialGradient>""";
+
+    private static string Written(FormattableString svg) => svg.ToString(CultureInfo.InvariantCulture);
+
+    /// <summary>Its shadow, the kite over it, and its spars over both.</summary>
+    private static string KiteAt(string place, ItemKind kind) =>
+        $"""<g transform="translate(14 20) {place}" fill="#000" opacity=".18">{BodyOf(kind)}</g>"""
+        + $"""<g transform="{place}" fill="url(#f)" stroke="#3b2c20" stroke-width="5" """
+        + $"""stroke-linejoin="round">{BodyOf(kind)}</g>"""
+        + $"""<g transform="{place}" fill="none" stroke="#3b2c20" stroke-width="4" opacity=".7">"""
+        + $"""{SparsOf(kind)}</g>""";
 
     private static string PatternOf(ArchiveItem item, string main, string second) =>
         item.Title.Split(' ')[^1] switch

@@ -91,10 +91,10 @@ public sealed class DocumentTests
                     flag,
                     own.Item2,
                     new(flag, flag ? "own" : null),
-                    new(caption, "words"),
-                    new(own.Item1, "target")
+                    new(caption, "words")
                 )
                 {
+                    Link = new(own.Item1, "target"),
                     Exceptions = new(own.Item3[0], own.Item3[1], null),
                     Video = (px % 3) switch
                     {

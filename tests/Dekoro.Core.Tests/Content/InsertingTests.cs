@@ -18,8 +18,7 @@ public sealed class InsertingTests
                 false,
                 CutChoice.AsIs,
                 new(false, null),
-                new(CaptionSource.None),
-                new(FigureLinkKind.None)
+                new(CaptionSource.None)
             )
     );
 
@@ -138,8 +137,7 @@ public sealed class InsertingTests
                 true,
                 CutChoice.AsIs,
                 new(false, null),
-                new(CaptionSource.None),
-                new(FigureLinkKind.None)
+                new(CaptionSource.None)
             );
         static Block Text(string id, string words) => new ParagraphBlock(id, [new TextRun(words)]);
         var page = new Document([
@@ -189,9 +187,11 @@ public sealed class InsertingTests
                 true,
                 CutChoice.AsIs,
                 new(false, null),
-                new(CaptionSource.None),
-                link
-            );
+                new(CaptionSource.None)
+            )
+            {
+                Link = link,
+            };
         var page = new Document([
             new ParagraphBlock("p", Linked("one")),
             new HeadingBlock("h", 2, Linked("two")),

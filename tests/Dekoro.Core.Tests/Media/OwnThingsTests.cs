@@ -89,12 +89,8 @@ public sealed class OwnThingsTests
     ) =>
         new(
             "id",
-            "a.jpg",
-            format,
+            new("a.jpg", format, alpha, 1, 1),
             new PixelSize(width, width / 2),
-            alpha,
-            1,
-            1,
             BytesModel.Unmeasured(0.5),
             null,
             null,

@@ -26,12 +26,8 @@ internal static class Sample
     ) =>
         new(
             id,
-            id + ".jpg",
-            format,
+            new(id + ".jpg", format, alpha, frames, 2_000_000),
             new(width, height),
-            alpha,
-            frames,
-            2_000_000,
             BytesModel.Unmeasured((double)height / width),
             sharpness,
             keep,
@@ -64,9 +60,11 @@ internal static class Sample
             beside,
             shape is not null && AspectRatio.TryParse(shape, out var s) ? new(s) : CutChoice.AsIs,
             alt ?? new AltChoice(false, null),
-            caption ?? new CaptionChoice(CaptionSource.None),
-            link ?? new LinkChoice(FigureLinkKind.None)
-        );
+            caption ?? new CaptionChoice(CaptionSource.None)
+        )
+        {
+            Link = link ?? new LinkChoice(FigureLinkKind.None),
+        };
 
     /// <summary>Columns with one picture in each cell.</summary>
     public static ColumnsBlock Columns(string id, int inRow, Extent extent, params string[] figures) =>

@@ -43,10 +43,13 @@ internal static class FigureJson
             attrs.Flag("beside"),
             cut,
             new(attrs.Flag("decorative"), attrs.OptionalText("alt", PictureMetadata.MaxChars)),
-            new(attrs.Choice("captionSource", CaptionSource.None), attrs.Text("caption", PictureMetadata.MaxChars)),
-            new(attrs.Choice("linkKind", FigureLinkKind.None), attrs.Text("linkTarget", NodeReader.MaxAddressChars))
+            new(attrs.Choice("captionSource", CaptionSource.None), attrs.Text("caption", PictureMetadata.MaxChars))
         )
         {
+            Link = new(
+                attrs.Choice("linkKind", FigureLinkKind.None),
+                attrs.Text("linkTarget", NodeReader.MaxAddressChars)
+            ),
             // What is otherwise at a width is set of a picture, and so is what plays over it.
             Exceptions = asset.Length > 0 ? Exceptions(attrs, cut.Shape, inCell) : default,
             Look = FrameStyleJson.Read(attrs),
