@@ -6,12 +6,14 @@
   import { answer, api, proofOf, sentenceOf, type FileItem } from '$lib/api/client';
   import { ownColumns, queryClient, thesePictures } from '$lib/api/queries';
   import { count } from '$lib/model/words';
+  import ListStatus from './ListStatus.svelte';
   import OwnColumns from './OwnColumns.svelte';
   import type { Found } from '$lib/media/found.svelte';
   import {
     before,
     cellsOf,
     changesOf,
+    leftInWords,
     columnsWith,
     pasted,
     wordIn,
@@ -72,11 +74,7 @@
       const { changed } = await answer(api.POST('/api/files/each', { body: { changes } }));
       [waiting, read] = [{}, []];
       undo = { change: was, items: await queryClient.fetchQuery({ ...thesePictures(Object.keys(was)), staleTime: 0 }) };
-      const left = changes.length - changed;
-      const untouched =
-        `${count(left, 'picture')} had been changed by someone else meanwhile ` +
-        `and ${left === 1 ? 'is' : 'are'} as they left it.`;
-      said = left > 0 ? `${sentence(changed)} ${untouched}` : sentence(changed);
+      said = sentence(changed) + leftInWords(changes.length - changed);
       await queryClient.invalidateQueries({ queryKey: ['files'] });
     } catch (error) {
       problem = sentenceOf(error);
@@ -204,20 +202,13 @@
     >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
   >
   <div class="flex min-h-9 flex-none items-center gap-3 border-t border-hair bg-base-100 px-5 py-1.5">
-    <p class="min-w-0 flex-1" role="status">
-      {#if waits > 0}
-        <strong>{count(waits, 'cell')} of {count(Object.keys(waiting).length, 'picture')} would change.</strong> Nothing is
-        kept yet.
-      {:else if said}
-        {said}
-        {#if undo}<button class="dk-link" onclick={() => void putBack()}>Undo</button>{/if}
-      {:else}
-        <span class="text-quiet"
-          >Type in any cell, or paste cells copied from a spreadsheet. Enter and the arrow keys go up and down.</span
-        >
-      {/if}
-      {#if problem}<span class="dk-problem">{problem}</span>{/if}
-    </p>
+    <ListStatus
+      cells={waits}
+      pictures={Object.keys(waiting).length}
+      {said}
+      {problem}
+      onundo={undo ? () => void putBack() : null}
+    />
     {#if waits === 0}
       <button class="dk-button" onclick={() => (arranging = true)}>Own columns</button>
     {/if}

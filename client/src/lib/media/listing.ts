@@ -1,3 +1,4 @@
+import { count } from '$lib/model/words';
 import Papa from 'papaparse';
 import type { FileItem, Schemas } from '$lib/api/client';
 import { ownWord, wordLabels, type WordName } from '$lib/model/wordLabels';
@@ -67,3 +68,10 @@ export const before = (items: FileItem[], columns: Column[], waiting: Waiting): 
         ),
       ]),
   );
+
+/** What is said of pictures whose words someone else had changed meanwhile; nothing where there are none. */
+export const leftInWords = (left: number) =>
+  left === 0
+    ? ''
+    : ` ${count(left, 'picture')} had been changed by someone else meanwhile ` +
+      `and ${left === 1 ? 'is' : 'are'} as they left it.`;

@@ -1,7 +1,8 @@
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
 import { queryClient } from '$lib/api/queries';
+import { cutTo, evened, guessed, openRoom, turned, type Edits } from './calls';
+import { Steps } from './steps.svelte';
 
-export type Edits = Schemas['EditsResponse'];
 export type Adjustments = Schemas['AdjustmentsResponse'];
 export type Box = Schemas['Box'];
 export type Look = Schemas['RoomResponse'];
@@ -32,10 +33,7 @@ export class Room {
   readonly mostStraightenDeg: number;
   readonly cannotEdit: string | null;
 
-  private before = $state.raw<Edits[]>([]);
-  private after = $state.raw<Edits[]>([]);
-  readonly canUndo = $derived(this.before.length > 0);
-  readonly canRedo = $derived(this.after.length > 0);
+  readonly steps = new Steps<Edits>();
 
   /** The version made in this visit, of which the next change is a later state. */
   private mine: number | null = null;
@@ -67,24 +65,17 @@ export class Room {
 
   /** A change that undoes as one step; moves on the way to it are shown with `show`. */
   change(to: Edits) {
-    this.before = [...this.before, this.shown ?? this.edits];
-    this.after = [];
+    this.steps.leave(this.shown ?? this.edits);
     this.shown = null;
     this.set(to);
   }
   undo() {
-    const to = this.before.at(-1);
-    if (!to) return;
-    this.before = this.before.slice(0, -1);
-    this.after = [...this.after, this.edits];
-    this.set(to);
+    const to = this.steps.undo(this.edits);
+    if (to) this.set(to);
   }
   redo() {
-    const to = this.after.at(-1);
-    if (!to) return;
-    this.after = this.after.slice(0, -1);
-    this.before = [...this.before, this.edits];
-    this.set(to);
+    const to = this.steps.redo(this.edits);
+    if (to) this.set(to);
   }
   /** Shows a change while it is still being made; what was there is remembered until it is done. */
   show(to: Edits) {
@@ -102,28 +93,15 @@ export class Room {
   }
 
   async turn(quarters: number) {
-    const turned = await this.try(() =>
-      answer(
-        api.POST('/api/files/{id}/room/turn', {
-          params: { path: { id: this.id }, query: { quarters } },
-          body: this.edits,
-        }),
-      ),
-    );
-    if (turned) this.change(turned);
+    const now = await this.try(() => turned(this.id, this.edits, quarters));
+    if (now) this.change(now);
   }
   async cutToShape(shape: string) {
-    const cut = await this.try(() =>
-      answer(
-        api.POST('/api/files/{id}/room/cut', { params: { path: { id: this.id }, query: { shape } }, body: this.edits }),
-      ),
-    );
-    if (cut) this.change(cut);
+    const now = await this.try(() => cutTo(this.id, this.edits, shape));
+    if (now) this.change(now);
   }
   async even() {
-    const even = await this.try(() =>
-      answer(api.GET('/api/files/{id}/room/even', { params: { path: { id: this.id } } })),
-    );
+    const even = await this.try(() => evened(this.id));
     if (even) this.change({ ...this.edits, adjustments: { ...even, sharpen: this.edits.adjustments.sharpen } });
   }
   cutWhole() {
@@ -209,7 +187,7 @@ export class Room {
     const theirs = this.theirs;
     [this.theirs, this.problem, this.mine, this.wished] = [null, '', null, null];
     if (!theirs) return;
-    this.before = [...this.before, this.edits];
+    this.steps.leave(this.edits);
     this.take(theirs);
   }
 
@@ -236,8 +214,7 @@ export class Room {
     );
     if (!used) return;
     this.mine = null;
-    this.before = [...this.before, this.edits];
-    this.after = [];
+    this.steps.leave(this.edits);
     this.done(used, true);
   }
   beginNew() {
@@ -276,9 +253,7 @@ export class Room {
     void queryClient.invalidateQueries({ queryKey: ['files'] });
   }
   async guessArea() {
-    const guess = await this.try(() =>
-      answer(api.GET('/api/files/{id}/room/guess', { params: { path: { id: this.id } } })),
-    );
+    const guess = await this.try(() => guessed(this.id));
     if (guess) this.keepArea(guess);
   }
 
@@ -304,10 +279,3 @@ export class Room {
     }
   }
 }
-
-export const openRoom = (id: string) => answer(api.GET('/api/files/{id}/room', { params: { path: { id } } }));
-export const scales = () => ({
-  queryKey: ['scales'],
-  queryFn: () => answer(api.GET('/api/room/scales')),
-  staleTime: Infinity,
-});

@@ -17,9 +17,10 @@
   import Download from '$lib/room/Download.svelte';
   import LightFilter from '$lib/room/LightFilter.svelte';
   import PictureWindow from '$lib/room/PictureWindow.svelte';
-  import RuledScale from '$lib/room/RuledScale.svelte';
+  import Scales from '$lib/room/Scales.svelte';
   import Versions from '$lib/room/Versions.svelte';
-  import { openRoom, Room, scales, type Adjustments, type Box } from '$lib/room/room.svelte';
+  import { openRoom, scales } from '$lib/room/calls';
+  import { Room, type Box } from '$lib/room/room.svelte';
   import { light } from '$lib/shell/theme.svelte';
   import DrawnBox from '$lib/ui/DrawnBox.svelte';
   import { timeOf } from '$lib/model/words';
@@ -70,19 +71,6 @@
     const [w, h] = box.split(':').map(Number);
     return w && h ? w / h : null;
   });
-
-  const adjusted = (change: Partial<Adjustments>) => ({
-    ...room!.edits,
-    adjustments: { ...room!.edits.adjustments, ...change },
-  });
-  const rows: { name: string; key: keyof Adjustments; from: number }[] = [
-    { name: 'Light', key: 'light', from: -100 },
-    { name: 'Contrast', key: 'contrast', from: -100 },
-    { name: 'Shadows', key: 'shadows', from: -100 },
-    { name: 'Colour', key: 'colour', from: -100 },
-    { name: 'Warmth', key: 'warmth', from: -100 },
-    { name: 'Sharpen', key: 'sharpen', from: 0 },
-  ];
 
   function chooseCut(shape: string) {
     box = shape;
@@ -140,10 +128,10 @@
         >
         {#if room.problem && !room.theirs}<span class="dk-problem truncate" role="alert">{room.problem}</span>{/if}
         <span class="ml-auto flex items-center gap-1">
-          <button class="dk-button bare" disabled={!room.canUndo} onclick={() => room?.undo()} aria-label="Undo"
+          <button class="dk-button bare" disabled={!room.steps.canUndo} onclick={() => room?.undo()} aria-label="Undo"
             ><Undo2 size={16} /></button
           >
-          <button class="dk-button bare" disabled={!room.canRedo} onclick={() => room?.redo()} aria-label="Redo"
+          <button class="dk-button bare" disabled={!room.steps.canRedo} onclick={() => room?.redo()} aria-label="Redo"
             ><Redo2 size={16} /></button
           >
           <button
@@ -243,28 +231,7 @@
               <button class="dk-button" onclick={() => void room?.even()}>Even out</button>
             </span>
           </div>
-          <div class="mt-2 grid grid-cols-7 gap-5">
-            <RuledScale
-              name="Straighten"
-              value={room.edits.straightenDeg}
-              from={-room.mostStraightenDeg}
-              to={room.mostStraightenDeg}
-              step={0.1}
-              unit="°"
-              onmove={(straightenDeg) => room?.show({ ...room.edits, straightenDeg })}
-              onchange={(straightenDeg) => room?.change({ ...room.edits, straightenDeg })}
-            />
-            {#each rows as row (row.key)}
-              <RuledScale
-                name={row.name}
-                value={adjustments[row.key]}
-                from={row.from}
-                to={100}
-                onmove={(value) => room?.show(adjusted({ [row.key]: value }))}
-                onchange={(value) => room?.change(adjusted({ [row.key]: value }))}
-              />
-            {/each}
-          </div>
+          <Scales {room} />
         </div>
         <Versions {room} />
       {/if}
