@@ -31,8 +31,8 @@ public static class SiteCss
         AddGround(css, layout.Style, isProof ? "block" : "optional");
         css.Append(Assets.Text("site.css"));
         AddPieces(css, layout.Style);
-        foreach (var look in layout.Style.Looks)
-            css.AppendLine($".look-{look.Id} {{ {Variables(look.Look)} }}");
+        foreach (var look in layout.Style.FrameStyles)
+            css.AppendLine($".look-{look.Id} {{ {Variables(look.FrameStyle)} }}");
         foreach (var c in WidthClasses.All)
             AddClass(css, layout, c);
         return css.ToString();

@@ -132,7 +132,7 @@ public sealed class Assets(Database database)
         database.Write(c =>
         {
             Insert(c, asset);
-            OwnColumns.AddThoseOf(c, [asset.Facts.Words.Own]);
+            OwnColumns.AddThoseOf(c, [asset.Facts.Metadata.Own]);
             if (asset.Look is not { } look)
                 return 0;
             foreach (var other in Alike(c, asset.Id, look, asset.OriginalSize))
@@ -328,7 +328,7 @@ public sealed class Assets(Database database)
                 ("$addedBy", asset.AddedBy),
                 ("$colours", Written(asset.Colours)),
                 .. KeepParameters(asset.Facts.Keep, asset.KeepByHand),
-                .. WordParameters(asset.Facts.Words),
+                .. WordParameters(asset.Facts.Metadata),
             ]
         );
 

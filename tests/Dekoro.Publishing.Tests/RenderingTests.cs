@@ -396,7 +396,7 @@ public sealed class RenderingTests : IAsyncLifetime
             Backdrop.None with
             {
                 Colour = Srgb.Black,
-                Words = WordsTone.Light,
+                Tone = WordsTone.Light,
                 TintStrength = new(0, 0, 128),
             },
             [

@@ -241,7 +241,7 @@ public sealed class StorageTests : IDisposable
                 assets.Search(LibraryQuery.Read("serp"), [], 0, 9).Total
             )
         );
-        Assert.Equal("Serpent", assets.Find("1")!.Facts.Words.Title);
+        Assert.Equal("Serpent", assets.Find("1")!.Facts.Metadata.Title);
     }
 
     [Fact]
@@ -365,7 +365,7 @@ public sealed class StorageTests : IDisposable
         void Give(string id, Func<IReadOnlySet<string>, string>? choose)
         {
             var now = assets.Find(id)!;
-            Assert.True(assets.Change(id, now.Version, now.Facts.Words, null, false, new AddressChange(choose)));
+            Assert.True(assets.Change(id, now.Version, now.Facts.Metadata, null, false, new AddressChange(choose)));
         }
         Give(ids[0], taken => OwnAddress.For(assets.Find(ids[0])!.Facts, taken));
         assets.TakeAway(ids[0], Now);
@@ -431,7 +431,7 @@ public sealed class StorageTests : IDisposable
             }
         );
         assets.Add(Asset("a", new PictureMetadata("Kite") { Own = own }));
-        Assert.Equal(own, assets.Find("a")!.Facts.Words.Own);
+        Assert.Equal(own, assets.Find("a")!.Facts.Metadata.Own);
         foreach (var word in new[] { "łucj", "dune", "凧" })
             Assert.Equal(1, assets.Search(LibraryQuery.Read(word), [], 0, 9).Total);
         Assert.True(assets.Change("a", 1, new PictureMetadata("Kite"), null, false));
@@ -455,7 +455,7 @@ public sealed class StorageTests : IDisposable
             Assert.Throws<InvalidOperationException>(() =>
                 _database.Read<int>(_ => throw new InvalidOperationException())
             );
-        Assert.Equal("Kite 9", assets.Find("a")!.Facts.Words.Title);
+        Assert.Equal("Kite 9", assets.Find("a")!.Facts.Metadata.Title);
     }
 
     private static Asset Asset(string id, PictureMetadata words, FocalRegion? keep = null) =>

@@ -76,7 +76,7 @@ public sealed class Swaps(
         var places = planning.PlacesByPicture()[from.Id].ToList();
         // Words said for a place alone stay with the place: the picture shows the same.
         var swap = Prepare(from.Id, into.Id, [.. places.Select(p => (p.Page, p.Figure.Id, p.Figure.Alt.Own))]);
-        var (words, now) = (Merging.Words(stays.Facts.Words, goes.Facts.Words), clock.GetUtcNow());
+        var (words, now) = (Merging.Words(stays.Facts.Metadata, goes.Facts.Metadata), clock.GetUtcNow());
         var isDone = workspace.Assets.Merge(from, into, words, c => swap.Save(c, person.Now, now), now);
         if (!isDone)
             return new ChangeResult<MergedPictures>.Stale(

@@ -173,7 +173,7 @@ public sealed class AssetIngest(
         asset.Look is { } look
         && workspace.Assets.LooksLike(asset.Id, look, asset.OriginalSize).FirstOrDefault() is { } twin
         && workspace.Assets.Find(twin) is { } found
-            ? $"{note} It looks like “{found.Facts.Words.Title}”, which is in the library.".Trim()
+            ? $"{note} It looks like “{found.Facts.Metadata.Title}”, which is in the library.".Trim()
             : note;
 
     private IDisposable Claim(string sha256) => workspace.Files.Claim(sha256, () => workspace.Assets.IsKept(sha256));

@@ -29,7 +29,7 @@ public sealed class ProposalKeeping(Workspace workspace, Proposals proposals, Pa
         var chosen = new Dictionary<string, PictureMetadata>();
         foreach (var (picture, change) in pictures.Where(p => byId.ContainsKey(p.Id)))
         {
-            var words = change.On(byId[picture].Asset.Facts.Words);
+            var words = change.On(byId[picture].Asset.Facts.Metadata);
             if (words.Refusal() is { } wrong)
                 return new Result.Refused(picture, wrong);
             chosen[picture] = words;

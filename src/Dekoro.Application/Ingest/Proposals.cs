@@ -159,7 +159,7 @@ public sealed class Proposals(Workspace workspace, AssetIngest ingest, Fetching 
                 : ingest.Record(
                     asset with
                     {
-                        Facts = asset.Facts with { Words = chosen[asset.Id] },
+                        Facts = asset.Facts with { Metadata = chosen[asset.Id] },
                     },
                     new(asset.Facts.FileName, asset.Id, Note: picture.Note)
                 );

@@ -26,7 +26,7 @@ public sealed class PictureChanges(
     {
         if (workspace.Assets.Find(id) is not { } asset)
             return new Result.NotThere(Thing.Picture);
-        var words = change.On(asset.Facts.Words);
+        var words = change.On(asset.Facts.Metadata);
         if (words.Refusal() is { } error)
             return new Result.Refused(words.Title.Trim().Length == 0 ? "title" : null, error);
         var drawn = change.Keep is { } box ? FocalRegion.Of(box.X, box.Y, box.Width, box.Height) : null;
@@ -34,7 +34,7 @@ public sealed class PictureChanges(
             return new Result.Refused("keep", "A keep area lies inside the picture and is not empty: draw it again.");
         var address = change.HasOwnAddress switch
         {
-            true => new AddressChange(taken => OwnAddress.For(asset.Facts with { Words = words }, taken)),
+            true => new AddressChange(taken => OwnAddress.For(asset.Facts with { Metadata = words }, taken)),
             false => new AddressChange(null),
             null => null,
         };
@@ -60,8 +60,8 @@ public sealed class PictureChanges(
         var assets = workspace.Assets.FindMany([.. all.Select(c => c.Id)]).ToDictionary(a => a.Id);
         var changes = all.Where(c => assets.ContainsKey(c.Id))
             .Select(c => (Asset: assets[c.Id], c.Version, c.Change))
-            .Select(c => (c.Asset, c.Version, Words: c.Change.On(c.Asset.Facts.Words)))
-            .Where(c => c.Words != c.Asset.Facts.Words)
+            .Select(c => (c.Asset, c.Version, Words: c.Change.On(c.Asset.Facts.Metadata)))
+            .Where(c => c.Words != c.Asset.Facts.Metadata)
             .ToList();
         if (changes.Select(c => c.Words.Refusal()).FirstOrDefault(e => e is not null) is { } error)
             return new ChangeResult<int>.Refused(null, error);

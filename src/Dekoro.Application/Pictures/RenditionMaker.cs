@@ -36,8 +36,8 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
             file.WidthPx,
             file.Format,
             RenditionSpec.QualityOf(file.Format),
-            asset.Facts.Words.Credit,
-            asset.Facts.Words.Rights
+            asset.Facts.Metadata.Credit,
+            asset.Facts.Metadata.Rights
         );
 
     /// <summary>The address name of a planned file; unchanged ones go by their original's hash.</summary>
@@ -185,7 +185,7 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
             LadderMaker.Make(
                 new(workspace.PathOf(asset), asset.OriginalSize, asset.Edits, cut, asset.Facts.IsAnimated),
                 [.. steps.Select(s => s.Step)],
-                new(asset.Facts.Words.Credit, asset.Facts.Words.Rights),
+                new(asset.Facts.Metadata.Credit, asset.Facts.Metadata.Rights),
                 stop,
                 effort: workspace.Places.Effort
             );

@@ -48,10 +48,10 @@ public sealed class TableChanges(Workspace workspace, Events events, BackgroundW
             if (byId.GetValueOrDefault(row.Id) is { } asset || named is [var only] && (asset = only) is not null)
             {
                 // An empty title would leave a picture without a name, which an empty cell does not mean.
-                var words = row.On(asset.Facts.Words);
+                var words = row.On(asset.Facts.Metadata);
                 if (words.Title.Trim().Length == 0)
-                    words = words with { Title = asset.Facts.Words.Title };
-                if (words != asset.Facts.Words)
+                    words = words with { Title = asset.Facts.Metadata.Title };
+                if (words != asset.Facts.Metadata)
                     changed.Add((asset, words));
             }
             else
@@ -69,7 +69,7 @@ public sealed class TableChanges(Workspace workspace, Events events, BackgroundW
 
     private static IEnumerable<TableChange> Differences(Asset asset, PictureMetadata now)
     {
-        var was = asset.Facts.Words;
+        var was = asset.Facts.Metadata;
         var own = was
             .Own.Keys.Union(now.Own.Keys, StringComparer.OrdinalIgnoreCase)
             .Select(name => (name, was.Own.GetValueOrDefault(name, ""), now.Own.GetValueOrDefault(name, "")));

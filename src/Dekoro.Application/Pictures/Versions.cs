@@ -62,6 +62,6 @@ public sealed class Versions(Workspace workspace, PixelQueue pixels, TimeProvide
             }
         }
         if (keep is not null)
-            workspace.Assets.Change(id, asset.Version, asset.Facts.Words, keep, keepByHand: true);
+            workspace.Assets.Change(id, asset.Version, asset.Facts.Metadata, keep, keepByHand: true);
     }
 }

@@ -112,8 +112,8 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
         var figures = sources.SelectMany(s => s.Document.Figures).ToList();
         var assets = workspace.Assets.FindMany([.. figures.SelectMany(f => f.Assets).Distinct()]);
         var behindWords = sources
-            .SelectMany(s => s.Document.Grounded)
-            .SelectMany(b => b.Followers.Select(f => f.Figure.AssetId).Append(b.Ground.AssetId ?? ""))
+            .SelectMany(s => s.Document.Backdrops)
+            .SelectMany(b => b.Followers.Select(f => f.Figure.AssetId).Append(b.Backdrop.AssetId ?? ""))
             .Concat(
                 sources
                     .SelectMany(s => s.Arrangements)
@@ -198,7 +198,7 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
 
         private static (string?, PixelSize?, PictureFormat?, FocalRegion?, string?, string?, string?) Drawn(
             PictureFacts? p
-        ) => (p?.Id, p?.Size, p?.Format, p?.Keep, p?.Words.Title, p?.Words.Caption, p?.Words.Description);
+        ) => (p?.Id, p?.Size, p?.Format, p?.Keep, p?.Metadata.Title, p?.Metadata.Caption, p?.Metadata.Description);
     }
 
     /// <inheritdoc cref="PageStatus"/>
@@ -218,10 +218,10 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
                 a.Id,
                 a.Facts.Edition,
                 a.Facts.Keep,
-                a.Facts.Words.Title,
-                a.Facts.Words.Alt,
-                a.Facts.Words.Caption,
-                a.Facts.Words.Description,
+                a.Facts.Metadata.Title,
+                a.Facts.Metadata.Alt,
+                a.Facts.Metadata.Caption,
+                a.Facts.Metadata.Description,
             });
         return Json.Write(
             new

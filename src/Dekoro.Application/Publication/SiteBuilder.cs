@@ -68,7 +68,7 @@ public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Rende
         foreach (var ladder in ladders)
         {
             stop.ThrowIfCancellationRequested();
-            progress.Report(new(done, all, $"Making the files of {assets[ladder.Key.AssetId].Facts.Words.Title}."));
+            progress.Report(new(done, all, $"Making the files of {assets[ladder.Key.AssetId].Facts.Metadata.Title}."));
             made += await maker.LadderAsync(assets[ladder.Key.AssetId], ladder.Key.Cut, [.. ladder], stop, isThorough);
             done += ladder.Count();
         }

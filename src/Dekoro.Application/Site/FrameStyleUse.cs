@@ -22,8 +22,8 @@ public sealed class FrameStyleUse(Workspace workspace, PlanningContext planning)
         return workspace
             .Pages.All()
             .SelectMany(p => planning.DocumentOf(p).Figures)
-            .Select(f => f.Look)
-            .Concat(sets.SelectMany(set => set.Shown.Select(_ => set.Look)))
+            .Select(f => f.FrameStyle)
+            .Concat(sets.SelectMany(set => set.Shown.Select(_ => set.FrameStyle)))
             .CountBy(look => look.NamedId ?? "")
             .ToDictionary();
     }

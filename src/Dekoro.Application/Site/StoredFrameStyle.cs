@@ -6,5 +6,6 @@ namespace Dekoro.Application.Site;
 public sealed record StoredFrameStyle(string Id, string Name, FrameStyleValues Look)
 {
     /// <summary>As it is kept.</summary>
-    public static StoredFrameStyle Of(NamedFrameStyle look) => new(look.Id, look.Name, FrameStyleValues.Of(look.Look));
+    public static StoredFrameStyle Of(NamedFrameStyle look) =>
+        new(look.Id, look.Name, FrameStyleValues.Of(look.FrameStyle));
 }

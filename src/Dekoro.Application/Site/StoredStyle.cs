@@ -39,7 +39,7 @@ public sealed record StoredStyle(
             style.LineHeight,
             style.FirstScreenPx,
             style.Shapes,
-            [.. style.Looks.Select(StoredFrameStyle.Of)],
+            [.. style.FrameStyles.Select(StoredFrameStyle.Of)],
             style.Zone
         );
 
@@ -61,8 +61,8 @@ public sealed record StoredStyle(
             LineHeight = LineHeight ?? style.LineHeight,
             FirstScreenPx = FirstScreenPx ?? style.FirstScreenPx,
             Shapes = Shapes ?? style.Shapes,
-            Looks = Looks is { } looks
-                ? [.. looks.Select(l => new NamedFrameStyle(l.Id, l.Name, l.Look.Read().Look ?? FrameStyle.None))]
+            FrameStyles = Looks is { } looks
+                ? [.. looks.Select(l => new NamedFrameStyle(l.Id, l.Name, l.Look.Read().FrameStyle ?? FrameStyle.None))]
                 : [],
         };
     }

@@ -43,7 +43,7 @@ public sealed class StyleChanges(Workspace workspace, FrameStyleUse use, Events 
     /// <summary>Takes out a look that no picture has.</summary>
     /// <param name="seen">The mark of the look as it was seen.</param>
     public ChangeResult<string> TakeOutLook(string id, string? seen) =>
-        use.PlacesOf(id) is > 0 and var places && workspace.Style.Current.Looks.First(l => l.Id == id) is var look
+        use.PlacesOf(id) is > 0 and var places && workspace.Style.Current.FrameStyles.First(l => l.Id == id) is var look
             ? new ChangeResult<string>.Conflict(
                 $"{look.Name} stands on {places} picture(s): give them another look first."
             )
@@ -59,10 +59,10 @@ public sealed class StyleChanges(Workspace workspace, FrameStyleUse use, Events 
         var (isStale, set) = (false, new NamedFrameStyles(null, null, null));
         workspace.Style.Change(style =>
         {
-            var there = style.Looks.FirstOrDefault(l => l.Id == id);
+            var there = style.FrameStyles.FirstOrDefault(l => l.Id == id);
             isStale = (there is null ? null : MarkOf(there)) != seen;
-            set = isStale ? set : change(style.Looks);
-            return set.Looks is { } looks ? style with { Looks = looks } : null;
+            set = isStale ? set : change(style.FrameStyles);
+            return set.Looks is { } looks ? style with { FrameStyles = looks } : null;
         });
         if (isStale)
             return new ChangeResult<string>.Stale(

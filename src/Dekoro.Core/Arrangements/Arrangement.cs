@@ -45,7 +45,7 @@ public sealed record Arrangement(
     public Lightbox Larger { get; init; } = Lightbox.Usual;
 
     /// <summary>What stands round each of its pictures, within its box.</summary>
-    public FrameStyleChoice Look { get; init; } = FrameStyleChoice.None;
+    public FrameStyleChoice FrameStyle { get; init; } = FrameStyleChoice.None;
 
     /// <summary>How it is shown a part at a time; null shows all of it at once.</summary>
     public Paging? Paging => Kind == ArrangementKind.Gallery ? Gallery.Paging : null;

@@ -38,8 +38,8 @@ public sealed record ArrangementValues(
             SliderValues.Of(a.Slider),
             a.Larger,
             a.IsShownElsewhere,
-            a.Look.NamedId,
-            a.Look.Own is { } look ? FrameStyleValues.Of(look) : null
+            a.FrameStyle.NamedId,
+            a.FrameStyle.Own is { } look ? FrameStyleValues.Of(look) : null
         );
 
     /// <summary>Reads what <see cref="Write"/> wrote.</summary>
@@ -70,7 +70,7 @@ public sealed record ArrangementValues(
         var gallery = Gallery!.Read(rules);
         var slider = Slider is null ? Arrangements.Slider.Usual : Slider.Read(rules);
         var look = OwnLook?.Read();
-        rules.Holds(look is not { Look: null }, "look", look?.Sentence ?? "");
+        rules.Holds(look is not { FrameStyle: null }, "look", look?.Sentence ?? "");
         rules.Holds(
             Larger is null || Enum.IsDefined(Larger.Size),
             "larger",
@@ -94,7 +94,7 @@ public sealed record ArrangementValues(
         foreach (var item in Items)
             item.Check(rules);
         return rules.AllHold
-            ? new(Made(id, gallery!, slider!, look?.Look, follows.Length > 0 ? follows : null), null, null)
+            ? new(Made(id, gallery!, slider!, look?.FrameStyle, follows.Length > 0 ? follows : null), null, null)
             : Refused(rules);
     }
 
@@ -110,7 +110,7 @@ public sealed record ArrangementValues(
             Slider = slider,
             Larger = Larger ?? Lightbox.Usual,
             IsShownElsewhere = IsShownElsewhere,
-            Look =
+            FrameStyle =
                 own is not null ? new(null, own)
                 : NamedLook is { Length: > 0 and <= MaxId } named ? new(named, null)
                 : FrameStyleChoice.None,

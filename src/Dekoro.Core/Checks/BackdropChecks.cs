@@ -16,9 +16,9 @@ internal static class BackdropChecks
         var on = WidthClasses.InWords(hard.Select(h => h.Class));
         var mend = ground.Mend switch
         {
-            { } m when m.Words != ground.Block.Ground.Words =>
+            { } m when m.Words != ground.Block.Backdrop.Tone =>
                 $"{m.Words.ToString().ToLowerInvariant()} words would be readable there",
-            { } m when m.Tint != ground.Block.Ground.Tint => "a tint of another colour does it",
+            { } m when m.Tint != ground.Block.Backdrop.Tint => "a tint of another colour does it",
             { } => "set the least tint",
             null => "choose another picture or colour behind them",
         };

@@ -70,7 +70,7 @@ public static class PageChecks
                     true
                 )),
             .. plan
-                .Page.Document.Grounded.Where(b => b.Ground.SetId is not null && b is not ResolvedBand)
+                .Page.Document.Backdrops.Where(b => b.Backdrop.SetId is not null && b is not ResolvedBand)
                 .Select(b => new Notice(
                     b.Id,
                     "The arrangement whose pictures followed behind this band is no more: choose another, or none."

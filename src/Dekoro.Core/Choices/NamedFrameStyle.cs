@@ -3,7 +3,7 @@ using System.Collections.Immutable;
 namespace Dekoro.Core.Choices;
 
 /// <summary>A look with a name, changed once for all pictures that have it.</summary>
-public sealed record NamedFrameStyle(string Id, string Name, FrameStyle Look)
+public sealed record NamedFrameStyle(string Id, string Name, FrameStyle FrameStyle)
 {
     private const int MaxName = 60,
         MaxId = 40;
@@ -24,7 +24,7 @@ public sealed record NamedFrameStyle(string Id, string Name, FrameStyle Look)
         if (looks.Any(l => l.Id != id && l.Name.Equals(name, StringComparison.OrdinalIgnoreCase)))
             return Refused("name", $"There is a look called {name} already: choose another name.");
         var reading = values.Read();
-        if (reading.Look is not { } look)
+        if (reading.FrameStyle is not { } look)
             return Refused("look", reading.Sentence!);
         var (at, named) = (looks.Select(l => l.Id).ToList().IndexOf(id), new NamedFrameStyle(id, name, look));
         return new(at < 0 ? looks.Add(named) : looks.SetItem(at, named), null, null);

@@ -18,7 +18,7 @@ public sealed record Backdrop(
     bool Repeats,
     Srgb Tint,
     PerClass<int> TintStrength,
-    WordsTone Words,
+    WordsTone Tone,
     string? VideoId = null
 )
 {

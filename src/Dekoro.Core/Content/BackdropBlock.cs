@@ -4,7 +4,7 @@ using Dekoro.Core.Choices;
 namespace Dekoro.Core.Content;
 
 /// <summary>A piece that holds others, over a ground of its own or over what it stands in.</summary>
-public abstract record BackdropBlock(string Id, Backdrop Ground, ImmutableArray<Block> Blocks) : Block(Id)
+public abstract record BackdropBlock(string Id, Backdrop Backdrop, ImmutableArray<Block> Blocks) : Block(Id)
 {
     /// <summary>What it is, in one word.</summary>
     public abstract string Noun { get; }
@@ -20,13 +20,13 @@ public abstract record BackdropBlock(string Id, Backdrop Ground, ImmutableArray<
         change(Blocks) is var blocks && blocks == Blocks ? this : this with { Blocks = blocks };
 
     /// <summary>True where something shows behind what stands in it.</summary>
-    public bool HasGround => Ground is not { AssetId: null, Colour: null };
+    public bool HasBackdrop => Backdrop is not { AssetId: null, Colour: null };
 
     /// <summary>The picture that its ground is, by the id of its place.</summary>
     public virtual string FigureId => Id;
 
     /// <summary>The picture behind, as one that is placed: it goes by the piece's own id and says nothing.</summary>
-    public FigureBlock? Behind => Ground.AssetId is { } asset ? Placed(Id, asset) : null;
+    public FigureBlock? Behind => Backdrop.AssetId is { } asset ? Placed(Id, asset) : null;
 
     /// <summary>
     /// Pictures that take its place one after the other, each with how long it stands, ms; a pattern keeps its place.
@@ -39,14 +39,14 @@ public abstract record BackdropBlock(string Id, Backdrop Ground, ImmutableArray<
 
     /// <inheritdoc/>
     public override Block? WithFigures(Func<FigureBlock, FigureBlock?> change) =>
-        Behind is { } behind ? this with { Ground = Ground.WithPicture(change(behind)?.AssetId) } : this;
+        Behind is { } behind ? this with { Backdrop = Backdrop.WithPicture(change(behind)?.AssetId) } : this;
 
     /// <summary>A picture behind it, by the id of its place.</summary>
     protected FigureBlock Placed(string id, string assetId) =>
         new(
             id,
             assetId,
-            new FigureSize.Behind(Ground.Repeats),
+            new FigureSize.Behind(Backdrop.Repeats),
             HorizontalAlign.Centre,
             false,
             CutChoice.AsIs,

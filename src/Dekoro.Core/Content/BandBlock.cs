@@ -9,12 +9,12 @@ namespace Dekoro.Core.Content;
 /// <param name="Across">Where lines of words stand.</param>
 public record BandBlock(
     string Id,
-    Backdrop Ground,
+    Backdrop Backdrop,
     PerClass<int> LeastHeightPx,
     HorizontalAlign Across,
     VerticalAlign Down,
     ImmutableArray<Block> Blocks
-) : BackdropBlock(Id, Ground, Blocks)
+) : BackdropBlock(Id, Backdrop, Blocks)
 {
     /// <inheritdoc/>
     public override string Noun => "band";
@@ -23,5 +23,5 @@ public record BandBlock(
     public const int MaxHeightPx = 2000;
 
     /// <summary>True where nothing of it shows: such a band waits on the desk and is never published.</summary>
-    public bool IsEmpty => Blocks.IsEmpty && !HasGround;
+    public bool IsEmpty => Blocks.IsEmpty && !HasBackdrop;
 }

@@ -38,7 +38,7 @@ public sealed record ColumnsBlock(
     public IEnumerable<Block> Pieces => Cells.SelectMany(c => c.Blocks);
 
     /// <summary>True where no cell shows anything: such cells wait on the desk and are never published.</summary>
-    public bool IsEmpty => !Pieces.Any() && !Cells.Any(c => c.HasGround);
+    public bool IsEmpty => !Pieces.Any() && !Cells.Any(c => c.HasBackdrop);
 
     /// <inheritdoc/>
     public override string KindInWords => "columns";

@@ -21,7 +21,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     public IEnumerable<ButtonBlock> Buttons => All.OfType<ButtonBlock>();
 
     /// <summary>Bands and cells with something behind their words, in the order of the page.</summary>
-    public IEnumerable<BackdropBlock> Grounded => All.OfType<BackdropBlock>().Where(b => b.HasGround);
+    public IEnumerable<BackdropBlock> Backdrops => All.OfType<BackdropBlock>().Where(b => b.HasBackdrop);
 
     /// <summary>The arrangements that stand on it.</summary>
     public IEnumerable<ArrangementBlock> Arrangements => All.OfType<ArrangementBlock>();
@@ -30,7 +30,7 @@ public sealed record Document(ImmutableArray<Block> Blocks)
     public IEnumerable<string> SetIds =>
         Arrangements
             .Select(a => a.ArrangementId)
-            .Concat(Grounded.Select(b => b.Ground.SetId).OfType<string>())
+            .Concat(Backdrops.Select(b => b.Backdrop.SetId).OfType<string>())
             .Distinct();
 
     /// <summary>The same with every picture changed; null takes its place out.</summary>

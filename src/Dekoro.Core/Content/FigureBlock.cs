@@ -24,7 +24,7 @@ public sealed record FigureBlock(
     public PerClass<FigureException?> Exceptions { get; init; }
 
     /// <summary>The look of its frame.</summary>
-    public FrameStyleChoice Look { get; init; } = FrameStyleChoice.None;
+    public FrameStyleChoice FrameStyle { get; init; } = FrameStyleChoice.None;
 
     /// <summary>Plays where the picture stands; null for a picture alone.</summary>
     public VideoChoice? Video { get; init; }

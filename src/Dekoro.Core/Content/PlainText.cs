@@ -9,7 +9,7 @@ public static class PlainText
     /// </summary>
     public static string Beside(Document page, string blockId, int most = 160)
     {
-        if (page.Grounded.FirstOrDefault(b => b.Behind is not null && b.Id == blockId) is { } own)
+        if (page.Backdrops.FirstOrDefault(b => b.Behind is not null && b.Id == blockId) is { } own)
             return Short(own.ToPlainText(), most);
         var bands = page.Blocks.OfType<BandBlock>().Select(b => b.Blocks);
         var cells = bands

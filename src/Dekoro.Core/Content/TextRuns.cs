@@ -28,7 +28,7 @@ public static class TextRuns
         page
             .Figures.Where(f => f.OwnVideo is not null)
             .SelectMany(f => new[] { (f.Id, f.OwnVideo!.FileId), (f.Id, f.OwnVideo.CaptionsId) })
-            .Concat(page.Grounded.Select(b => (b.Id, b.Ground.VideoId)))
+            .Concat(page.Backdrops.Select(b => (b.Id, b.Backdrop.VideoId)))
             .Where(played => played.Item2 is not null)
             .Select(played => (played.Id, played.Item2!));
 

@@ -251,7 +251,7 @@ public sealed record ArrangementPlan(
     }
 
     /// <summary>Every picture with its width at every viewport.</summary>
-    public IEnumerable<Placement> Stands =>
+    public IEnumerable<Placement> Placements =>
         Figures
             .Select(
                 (figure, i) =>
@@ -284,7 +284,7 @@ public sealed record ArrangementPlan(
                 ))
             );
 
-    private FrameStyle Frame => Page.Style.LookOf(Block.Arrangement.Look);
+    private FrameStyle Frame => Page.Style.LookOf(Block.Arrangement.FrameStyle);
 
     private SlotWidth Framed(SlotWidth box, double shape) =>
         box.Framed(Frame.EdgePx, Frame.PaddingPx, FrameStyle.MostPaddingOf(shape));

@@ -52,5 +52,5 @@ public sealed class LaidPage(Document page, Func<FigureBlock, PictureFacts?> pic
     public PerClass<double> HeightsOf(string groundedId) =>
         new PerClass<int>().Select((c, _) => BoxOf(groundedId, c).Height);
 
-    private static IEnumerable<BackdropBlock> GroundedIn(Block block) => new Document([block]).Grounded;
+    private static IEnumerable<BackdropBlock> GroundedIn(Block block) => new Document([block]).Backdrops;
 }

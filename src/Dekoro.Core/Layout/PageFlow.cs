@@ -190,7 +190,7 @@ public sealed class PageFlow
                     PageLayout.PaddingOf(row[i]),
                     _over
                 );
-                if (cell.HasGround)
+                if (cell.HasBackdrop)
                     _over = cell.Id;
                 places.Add(
                     (
@@ -201,7 +201,7 @@ public sealed class PageFlow
                             cell.Blocks,
                             Setting.Cell,
                             new(cellLeft + padding, from + padding, width - 2 * padding, 0),
-                            cell.HasGround ? columns.Across : across,
+                            cell.HasBackdrop ? columns.Across : across,
                             width - 2 * padding
                         )
                             - from
@@ -215,7 +215,7 @@ public sealed class PageFlow
             var until = _laid.Count;
             foreach (var (cell, cellLeft, since, inside) in Enumerable.Reverse(places))
             {
-                if (cell.HasGround)
+                if (cell.HasBackdrop)
                 {
                     MoveDown(since, until, columns.Down, height - inside);
                     _laid.Insert(since, new(cell, new(cellLeft, from, width, height), null, [], _over));
@@ -234,7 +234,7 @@ public sealed class PageFlow
         var shape = picture is null
             ? (figure.Cut.Shape ?? AspectRatio.Usual).Value
             : Placed.CutOf(figure.Cut, picture).Shape.Value;
-        var framePx = _layout.Style.LookOf(figure.Look).FramePx;
+        var framePx = _layout.Style.LookOf(figure.FrameStyle).FramePx;
         var height = Math.Max(1, width - framePx) / shape + framePx;
         var caption = picture is null ? "" : Placed.CaptionOf(figure, picture);
         if (caption.Length > 0)

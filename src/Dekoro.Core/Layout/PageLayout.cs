@@ -24,7 +24,7 @@ public sealed class PageLayout
     public const double CellPaddingPx = 20;
 
     /// <returns>0 where nothing shows behind what stands in the cell.</returns>
-    public static double PaddingOf(CellBlock cell) => cell.HasGround ? CellPaddingPx : 0;
+    public static double PaddingOf(CellBlock cell) => cell.HasBackdrop ? CellPaddingPx : 0;
 
     /// <summary>The layout that follows from a site's style.</summary>
     public PageLayout(SiteStyle style)

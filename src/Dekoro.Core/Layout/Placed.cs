@@ -42,9 +42,9 @@ public static class Placed
     public static string CaptionOf(CaptionChoice caption, PictureFacts picture) =>
         caption.Source switch
         {
-            CaptionSource.Title => picture.Words.Title,
-            CaptionSource.Caption => picture.Words.Caption,
-            CaptionSource.Description => picture.Words.Description,
+            CaptionSource.Title => picture.Metadata.Title,
+            CaptionSource.Caption => picture.Metadata.Caption,
+            CaptionSource.Description => picture.Metadata.Description,
             CaptionSource.Own => caption.Own,
             _ => "",
         };

@@ -17,7 +17,7 @@ internal sealed class Placements(PageLayout layout, LaidPage page)
             ColumnsBlock columns => layout.CellOf(columns.InRow, columns.Extent) is var slot
                 ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(InCell(cell, Inside(slot, cell))))
                 : [],
-            ResolvedArrangement set => page.SetOf(set) is { } plan ? plan.Stands : [],
+            ResolvedArrangement set => page.SetOf(set) is { } plan ? plan.Placements : [],
             BandBlock band => Behind(band, layout.Page).Concat(band.Blocks.SelectMany(one => Of(one, Setting.Band))),
             _ => InLines(block, layout.Column, setting),
         };
@@ -49,7 +49,7 @@ internal sealed class Placements(PageLayout layout, LaidPage page)
     // One for each picture and cut that the figure shows on one class of screen or another, the widest first.
     private IEnumerable<Placement> StandsOf(FigureBlock figure, Func<FigureBlock, SlotWidth> slotOf)
     {
-        var framePx = layout.Style.LookOf(figure.Look).FramePx;
+        var framePx = layout.Style.LookOf(figure.FrameStyle).FramePx;
         var shown = WidthClasses
             .All.Reverse()
             .Where(c => !figure.IsHiddenOn(c))

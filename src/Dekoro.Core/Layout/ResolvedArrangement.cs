@@ -109,7 +109,7 @@ public sealed record ResolvedArrangement(string Id, Arrangement Arrangement, Siz
         {
             Link = link,
             Larger = Arrangement.Larger.Size,
-            Look = Arrangement.Look,
+            FrameStyle = Arrangement.FrameStyle,
             Instead = link.Kind == FigureLinkKind.LargeFile ? item.Instead : null,
             Video = link.Kind == FigureLinkKind.None ? item.Instead?.InPlace : null,
         };

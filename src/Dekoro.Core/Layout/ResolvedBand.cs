@@ -15,7 +15,7 @@ public sealed record ResolvedBand : BandBlock
 
     /// <inheritdoc/>
     public override ImmutableArray<(FigureBlock Figure, int StayMs)> Followers =>
-        Ground is not { AssetId: { } first, Repeats: false }
+        Backdrop is not { AssetId: { } first, Repeats: false }
             ? []
             :
             [

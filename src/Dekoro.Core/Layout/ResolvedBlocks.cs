@@ -19,7 +19,7 @@ public static class ResolvedBlocks
                 ArrangementBlock one => find(one.ArrangementId) is { } set
                     ? new ResolvedArrangement(one.Id, set, one.Reach)
                     : one,
-                BandBlock { Ground.SetId: { } id } band => find(id) is { } set ? new ResolvedBand(band, set) : band,
+                BandBlock { Backdrop.SetId: { } id } band => find(id) is { } set ? new ResolvedBand(band, set) : band,
                 _ => block,
             };
     }

@@ -7,11 +7,11 @@ namespace Dekoro.Core.Layout;
 /// <summary>Words over a slide of a slider or carousel.</summary>
 public sealed record SlideBlock(
     string FigureOfSlide,
-    Backdrop Ground,
+    Backdrop Backdrop,
     HorizontalAlign Across,
     VerticalAlign Down,
     ImmutableArray<Block> Blocks
-) : BackdropBlock(FigureOfSlide + "-words", Ground, Blocks)
+) : BackdropBlock(FigureOfSlide + "-words", Backdrop, Blocks)
 {
     /// <inheritdoc/>
     public override string Noun => "slide";

@@ -6,9 +6,9 @@ public static class Marks
     /// <summary>What is to be mended about it.</summary>
     public static IEnumerable<Mark> Of(PictureFacts picture)
     {
-        if (picture.Words.Alt.Length == 0)
+        if (picture.Metadata.Alt.Length == 0)
             yield return Mark.NoAlt;
-        if (FileNames.SaysNothing(picture.Words.Title))
+        if (FileNames.SaysNothing(picture.Metadata.Title))
             yield return Mark.FileNameAsTitle;
         if (!picture.IsVector && picture.Sharpness < PictureFacts.BlurredBelow)
             yield return Mark.Soft;

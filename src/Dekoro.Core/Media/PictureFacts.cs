@@ -15,7 +15,7 @@ public sealed record PictureFacts(
     BytesModel Bytes,
     double? Sharpness,
     FocalRegion? Keep,
-    PictureMetadata Words,
+    PictureMetadata Metadata,
     int Edition = 0
 )
 {

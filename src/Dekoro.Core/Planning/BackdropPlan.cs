@@ -33,10 +33,10 @@ public sealed record BackdropPlan(
         PageLayout layout
     )
     {
-        var (ground, first) = (block.Ground, behind.FirstOrDefault(f => f.Block.Id == block.FigureId));
+        var (ground, first) = (block.Backdrop, behind.FirstOrDefault(f => f.Block.Id == block.FigureId));
         var boxes = new PerClass<int>().Select((c, _) => page.BoxOf(block.Id, c));
         var under = boxes.Select((c, box) => UnderWords(page.Within(block.Id, c), block, box, behind, gridOf, layout));
-        var words = WordsOf(ground.Words, layout);
+        var words = WordsOf(ground.Tone, layout);
         var on = boxes.Select(
             (c, box) =>
                 new BackdropOnClass(
@@ -73,7 +73,7 @@ public sealed record BackdropPlan(
     )
     {
         var said = pieces.Where(l => l.Over == block.Id && !l.Lines.IsEmpty).ToList();
-        var colour = block.Ground.Colour ?? Srgb.Parse(layout.Style.Colours.Paper);
+        var colour = block.Backdrop.Colour ?? Srgb.Parse(layout.Style.Colours.Paper);
         return behind.All(f => f.Block.Id != block.FigureId)
             ? [.. said.Select(l => SampledWords.OnColour(l, colour))]
             :
@@ -90,7 +90,7 @@ public sealed record BackdropPlan(
 
     /// <summary>The part of a picture that fills a box; null where it is laid out in tiles.</summary>
     private static Cut? WindowOf(FigurePlan figure, BackdropBlock block, BoxPx box) =>
-        block.Ground.Repeats
+        block.Backdrop.Repeats
             ? null
             : Cut.To(AspectRatio.Of(box.Width, box.Height), figure.Main.Picture.Size, figure.Main.Picture.KeepOrMiddle);
 
@@ -117,7 +117,7 @@ public sealed record BackdropPlan(
         slides.All(s => !s.HardToRead.Any())
             ? null
             : MendOf(
-                slides.First().Block.Ground,
+                slides.First().Block.Backdrop,
                 new PerClass<int>().Select((c, _) => slides.SelectMany(s => s.Under[c]).ToImmutableArray()),
                 layout
             );
@@ -135,7 +135,7 @@ public sealed record BackdropPlan(
         PageLayout layout
     )
     {
-        var tones = new[] { ground.Words, ground.Words == WordsTone.Dark ? WordsTone.Light : WordsTone.Dark };
+        var tones = new[] { ground.Tone, ground.Tone == WordsTone.Dark ? WordsTone.Light : WordsTone.Dark };
         foreach (
             var (tone, tint) in tones.SelectMany(tone =>
                 new[] { ground.Tint, tone == WordsTone.Light ? Srgb.Black : Srgb.White }.Select(tint => (tone, tint))

@@ -113,7 +113,7 @@ public static class FigurePlanner
 
     /// <summary>The words read out in a picture's stead; empty for a decorative one.</summary>
     public static string AltOf(AltChoice alt, PictureFacts picture) =>
-        alt.Decorative ? "" : alt.Own ?? picture.Words.Alt;
+        alt.Decorative ? "" : alt.Own ?? picture.Metadata.Alt;
 
     private static ImmutableArray<OutputFormat> FormatsOf(PictureFacts picture, Cut cut) =>
         picture switch

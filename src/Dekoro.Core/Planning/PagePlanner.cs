@@ -106,7 +106,7 @@ public static class PagePlanner
     )
     {
         return page
-            .Grounded.Concat(page.Blocks.OfType<BandBlock>())
+            .Backdrops.Concat(page.Blocks.OfType<BandBlock>())
             .DistinctBy(b => b.Id)
             .Select(b => BackdropPlan.Of(b, PicturesOf(b), facts.Grids.GetValueOrDefault, laid, layout))
             .ToImmutableDictionary(b => b.Block.Id);

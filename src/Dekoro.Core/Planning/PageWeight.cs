@@ -23,7 +23,7 @@ internal static class PageWeight
         page
             .Figures.Where(f => f.Video is VideoChoice.Own { StartsItself: true })
             .Select(f => (f.Id, ((VideoChoice.Own)f.Video!).FileId))
-            .Concat(page.Grounded.Where(b => b.Ground.VideoId is not null).Select(b => (b.Id, b.Ground.VideoId!)))
+            .Concat(page.Backdrops.Where(b => b.Backdrop.VideoId is not null).Select(b => (b.Id, b.Backdrop.VideoId!)))
             .Where(film => planned.ContainsKey(film.Item1) && facts.Addresses.FileById.ContainsKey(film.Item2))
             .Select(film => (planned[film.Item1], facts.Addresses.FileById[film.Item2].Bytes));
 

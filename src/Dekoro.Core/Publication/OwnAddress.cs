@@ -20,7 +20,7 @@ public static class OwnAddress
     /// <summary>An address from the title that no other picture has.</summary>
     public static string For(PictureFacts picture, IReadOnlySet<string> taken)
     {
-        var stem = Folder + (Slug.Of(picture.Words.Title) is { Length: > 0 } slug ? slug : "picture");
+        var stem = Folder + (Slug.Of(picture.Metadata.Title) is { Length: > 0 } slug ? slug : "picture");
         var ending = FileOf(picture).Format switch
         {
             OutputFormat.Jpeg => "jpg",

@@ -55,11 +55,11 @@ public sealed record SiteStyle
     public ImmutableArray<string> Shapes { get; init; } = ["3:2", "16:9", "1:1", "4:5"];
 
     /// <summary>Looks with a name, for pictures to share.</summary>
-    public ImmutableArray<NamedFrameStyle> Looks { get; init; } = [];
+    public ImmutableArray<NamedFrameStyle> FrameStyles { get; init; } = [];
 
     /// <summary>The look that was chosen: one of its own, a shared one, or the site's for all.</summary>
     public FrameStyle LookOf(FrameStyleChoice choice) =>
-        choice.Own ?? Looks.FirstOrDefault(l => l.Id == choice.NamedId)?.Look ?? FrameStyle.None;
+        choice.Own ?? FrameStyles.FirstOrDefault(l => l.Id == choice.NamedId)?.FrameStyle ?? FrameStyle.None;
 
     /// <summary>The shape that the first picture of columns takes, and with it the others; null for as is.</summary>
     public string? CellShape => Shapes.FirstOrDefault();

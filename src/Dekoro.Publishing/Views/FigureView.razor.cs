@@ -34,11 +34,13 @@ public partial class FigureView
             var classes = ClassesOf(Figure.Block, Figure.Beside, Model.Plan.Layout);
             if (!IsFramed)
                 return classes;
-            return classes + " framed" + (Figure.Block.Look.Own is null ? " look-" + Figure.Block.Look.NamedId : "");
+            return classes
+                + " framed"
+                + (Figure.Block.FrameStyle.Own is null ? " look-" + Figure.Block.FrameStyle.NamedId : "");
         }
     }
 
-    private bool IsFramed => Model.Plan.Layout.Style.LookOf(Figure.Block.Look) != FrameStyle.None;
+    private bool IsFramed => Model.Plan.Layout.Style.LookOf(Figure.Block.FrameStyle) != FrameStyle.None;
 
     private string? Style
     {
@@ -50,7 +52,7 @@ public partial class FigureView
                 IsFramed && Figure.Block.Size is FigureSize.InSet
                     ? $"--mat-most:{SiteCss.Number(100 * FrameStyle.MostPaddingOf(Figure.Main.Cut.Shape.Value))}%"
                     : null,
-                Figure.Block.Look.Own is { } own && IsFramed ? SiteCss.Variables(own) : null,
+                Figure.Block.FrameStyle.Own is { } own && IsFramed ? SiteCss.Variables(own) : null,
             }.OfType<string>();
             return string.Join(';', parts) is { Length: > 0 } style ? style : null;
         }
@@ -115,6 +117,9 @@ public partial class FigureView
     /// Where the words stand that the larger view shows; without script they are shown once this is what an address
     /// names.
     /// </summary>
+    private string? Credit =>
+        Figure.OpensLarger && Figure.Main.Picture.Metadata.Credit is { Length: > 0 } credit ? credit : null;
+
     private string SaidId => "said-" + Figure.Block.Id;
 
     private string? Href =>
@@ -132,5 +137,5 @@ public partial class FigureView
         Figure.Alt.Length > 0 ? null
         : Figure.LargeFile is not null ? "The large file"
         : Figure.Caption.Length > 0 ? Figure.Caption
-        : Figure.Main.Picture.Words.Title;
+        : Figure.Main.Picture.Metadata.Title;
 }

@@ -18,12 +18,12 @@ public partial class GroundView
 
     /// <summary>Classes and custom properties of the piece that stands over the ground.</summary>
     internal static string ClassesOf(BackdropPlan ground, HorizontalAlign across, VerticalAlign down) =>
-        $"over {(ground.Block.Ground.Words == WordsTone.Light ? "words-light" : "words-dark")} "
+        $"over {(ground.Block.Backdrop.Tone == WordsTone.Light ? "words-light" : "words-dark")} "
         + $"across-{across.ToString().ToLowerInvariant()} down-{down.ToString().ToLowerInvariant()}";
 
     internal static string StyleOf(BackdropPlan plan, PerClass<int> leastHeightPx)
     {
-        var (ground, parts) = (plan.Block.Ground, new List<string>());
+        var (ground, parts) = (plan.Block.Backdrop, new List<string>());
         if (ground.Colour is { } colour)
             parts.Add($"--behind:{colour}");
         if (WidthClasses.All.Any(c => ground.TintStrength[c] > 0))

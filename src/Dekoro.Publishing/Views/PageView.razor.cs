@@ -10,7 +10,7 @@ public partial class PageView
     private bool HasVideoScript =>
         Model.Plan.Page.Document.Figures.Any(f =>
             f.Video is VideoChoice.Hosted or VideoChoice.Own { StartsItself: true }
-        ) || Model.Plan.Grounds.Values.Any(g => g.Block.Ground.VideoId is not null || g.Followers.Length > 0);
+        ) || Model.Plan.Grounds.Values.Any(g => g.Block.Backdrop.VideoId is not null || g.Followers.Length > 0);
 
     [Parameter, EditorRequired]
     public required PageModel Model { get; set; }

@@ -14,5 +14,5 @@ public partial class VideoView
 
     private string? Source => Model.HrefOfFile((Figure.Block.Video as VideoChoice.Own)?.FileId);
     private string? Captions => Model.HrefOfFile((Figure.Block.Video as VideoChoice.Own)?.CaptionsId);
-    private string Name => Figure.Alt.Length > 0 ? Figure.Alt : Figure.Main.Picture.Words.Title;
+    private string Name => Figure.Alt.Length > 0 ? Figure.Alt : Figure.Main.Picture.Metadata.Title;
 }

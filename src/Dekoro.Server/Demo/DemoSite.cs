@@ -121,7 +121,7 @@ internal static class DemoSite
     {
         var asset = workspace.Assets.Find(id)!;
         var keep = words.Keep is [var x, var y, var w, var h] ? new FocalRegion(x, y, w, h) : asset.Facts.Keep;
-        workspace.Assets.Change(id, asset.Version, words.On(asset.Facts.Words), keep, words.Keep is not null);
+        workspace.Assets.Change(id, asset.Version, words.On(asset.Facts.Metadata), keep, words.Keep is not null);
     }
 
     /// <summary>Wherever a document names a file by its name, by its id.</summary>

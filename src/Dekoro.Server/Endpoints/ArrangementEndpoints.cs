@@ -199,7 +199,7 @@ internal static class ArrangementEndpoints
                         File = $"{site}/media/original/{p.Picture.Id}",
                         p.Picture.Size.Width,
                         p.Picture.Size.Height,
-                        p.Picture.Words.Title,
+                        p.Picture.Metadata.Title,
                         Alt = FigurePlanner.AltOf(p.Item.Alt, p.Picture),
                         Caption = Placed.CaptionOf(set.CaptionOf(p.Item), p.Picture),
                     }),

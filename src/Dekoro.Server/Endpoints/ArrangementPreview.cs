@@ -33,7 +33,7 @@ internal sealed class ArrangementPreview(Workspace workspace, PlanningContext pl
             id,
             row.Version,
             ArrangementValues.Of(set),
-            facts.ToDictionary(f => f.Key, f => f.Value.Words),
+            facts.ToDictionary(f => f.Key, f => f.Value.Metadata),
             set.Items.Where(i => facts.ContainsKey(i.AssetId))
                 .ToDictionary(i => i.Id, i => ItemWords.Of(set, i, facts[i.AssetId])),
             [.. planning.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
@@ -48,7 +48,7 @@ internal sealed class ArrangementPreview(Workspace workspace, PlanningContext pl
             ),
             OverSlidesOf(plans),
             new(
-                set.SortedBy(i => facts.GetValueOrDefault(i.AssetId)?.Words.Title, StringComparer.OrdinalIgnoreCase),
+                set.SortedBy(i => facts.GetValueOrDefault(i.AssetId)?.Metadata.Title, StringComparer.OrdinalIgnoreCase),
                 set.SortedBy(i => DayOf(assets.GetValueOrDefault(i.AssetId)), StringComparer.Ordinal),
                 set.SortedBy(i => -facts.GetValueOrDefault(i.AssetId)?.Size.Shape.Value)
             ),

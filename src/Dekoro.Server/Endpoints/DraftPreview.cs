@@ -136,7 +136,7 @@ public sealed class DraftPreview(
                     var demands = places.Select(p => Ladder.DemandsOf(p.Slot, facts.Style.Devices, cut.Width)).ToList();
                     var others = Ladder.MakeableOf(otherPx, cut.Width);
                     return new LadderResponse(
-                        picture.Words.Title,
+                        picture.Metadata.Title,
                         cut,
                         places.Count(),
                         ladder.WidthsPx,
@@ -182,7 +182,7 @@ public sealed class DraftPreview(
         new(
             f.Usual.Picture.Id,
             ProofAddresses.NameOf(f.Usual.Picture),
-            f.Usual.Picture.Words.Title,
+            f.Usual.Picture.Metadata.Title,
             f.Usual.Picture.Size.Width,
             f.Usual.Picture.Size.Height,
             f.Usual.Cut,
@@ -203,7 +203,7 @@ public sealed class DraftPreview(
                         ? new CutResponse(
                             cut.Picture.Id,
                             ProofAddresses.NameOf(cut.Picture),
-                            cut.Picture.Words.Title,
+                            cut.Picture.Metadata.Title,
                             cut.Cut,
                             cut.Loss.InWords(),
                             cut.Picture.Size.Width,

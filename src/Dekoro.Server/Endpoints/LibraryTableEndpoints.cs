@@ -56,7 +56,7 @@ internal static class LibraryTableEndpoints
         foreach (var (asset, row) in rows)
         {
             await zip.CreateEntryFromFileAsync(workspace.PathOf(asset), row.File, CompressionLevel.NoCompression);
-            await AddAsync(zip, row.File + ".xmp", Sidecar.Write(asset.Facts.Words));
+            await AddAsync(zip, row.File + ".xmp", Sidecar.Write(asset.Facts.Metadata));
         }
     }
 
@@ -90,7 +90,13 @@ internal static class LibraryTableEndpoints
                 taken.Add(name = $"{Path.GetFileNameWithoutExtension(name)} {asset.Id}{Path.GetExtension(name)}");
             yield return (
                 asset,
-                TableRow.Of(name, asset.Id, asset.Facts.Words, asset.KeepByHand ? asset.Facts.Keep : null, asset.Edits)
+                TableRow.Of(
+                    name,
+                    asset.Id,
+                    asset.Facts.Metadata,
+                    asset.KeepByHand ? asset.Facts.Keep : null,
+                    asset.Edits
+                )
             );
         }
     }

@@ -202,7 +202,7 @@ internal static class RoomEndpoints
         try
         {
             var path = await maker.PlannedAsync(asset, new(id, cut, w, output));
-            var name = $"{Core.Links.Slug.Of(asset.Facts.Words.Title)}-{w}{Path.GetExtension(path)}";
+            var name = $"{Core.Links.Slug.Of(asset.Facts.Metadata.Title)}-{w}{Path.GetExtension(path)}";
             if (fit != "stretch" || height is not { } exact)
                 return Results.File(path, FigureMime.Of(output), name);
             return Results.Bytes(

@@ -139,10 +139,10 @@ internal static class SiteEndpoints
         var places = use.ByLook();
         return
         [
-            .. workspace.Style.Current.Looks.Select(l => new FrameStyleOffer(
+            .. workspace.Style.Current.FrameStyles.Select(l => new FrameStyleOffer(
                 l.Id,
                 l.Name,
-                FrameStyleValues.Of(l.Look),
+                FrameStyleValues.Of(l.FrameStyle),
                 places.GetValueOrDefault(l.Id),
                 StyleChanges.MarkOf(l)
             )),

@@ -31,7 +31,7 @@ internal static class TrashEndpoints
         if (files.Ids.Count > PictureChanges.MaxAtOnce)
             return Problems.Of(400, $"At most {PictureChanges.MaxAtOnce} pictures are taken away at once.", "ids");
         var (away, standing) = changes.TakeAway(files.Ids);
-        var kept = standing.Select(s => new StillStanding(s.Asset.Id, s.Asset.Facts.Words.Title, s.Pages));
+        var kept = standing.Select(s => new StillStanding(s.Asset.Id, s.Asset.Facts.Metadata.Title, s.Pages));
         return TypedResults.Ok(new TakenAway(away, [.. kept], TrashPurge.WaitDays));
     }
 

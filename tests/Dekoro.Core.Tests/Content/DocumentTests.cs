@@ -112,7 +112,7 @@ public sealed class DocumentTests
                             "Kites"
                         ),
                     },
-                    Look = side switch
+                    FrameStyle = side switch
                     {
                         HorizontalAlign.Left => FrameStyleChoice.None,
                         HorizontalAlign.Centre => new("print", null),
@@ -318,7 +318,7 @@ public sealed class DocumentTests
         );
         Assert.Equal((true, false), (empty.IsEmpty, coloured.IsEmpty));
         // Taken out of the library, the picture behind leaves the band and its words where they are.
-        var held = new Document([coloured with { Ground = coloured.Ground with { AssetId = "a" } }]);
+        var held = new Document([coloured with { Backdrop = coloured.Backdrop with { AssetId = "a" } }]);
         Assert.Null(Assert.IsType<BandBlock>(held.WithFigures(_ => null).Blocks[0]).Behind);
     }
 

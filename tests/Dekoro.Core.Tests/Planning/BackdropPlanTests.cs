@@ -86,7 +86,7 @@ public sealed class BackdropPlanTests
     public void Words_hard_to_read_are_pointed_out_with_what_mends_them()
     {
         var words = Sample.Text("p1", "Words over a white picture");
-        var hard = Plan(Band(Behind() with { Words = WordsTone.Light }, default, words), Srgb.White);
+        var hard = Plan(Band(Behind() with { Tone = WordsTone.Light }, default, words), Srgb.White);
         Assert.Contains(
             "hard to read on phone, tablet and desktop: 1.0 : 1, where they need 4.5 : 1; set the least tint.",
             Assert.Single(PageChecks.Of(hard), n => n.BlockId == "band").Sentence,
@@ -95,7 +95,7 @@ public sealed class BackdropPlanTests
         var mend = hard.Grounds["band"].Mend!;
         Assert.Equal((WordsTone.Light, Srgb.Black), (mend.Words, mend.Tint));
         var mended = Plan(
-            Band(Behind() with { Words = WordsTone.Light, TintStrength = mend.Strength }, default, words),
+            Band(Behind() with { Tone = WordsTone.Light, TintStrength = mend.Strength }, default, words),
             Srgb.White
         );
         Assert.All(WidthClasses.All, c => Assert.True(mended.Grounds["band"].On[c].Contrast!.Value.IsEnough));
@@ -114,7 +114,7 @@ public sealed class BackdropPlanTests
                 (tone, t, p) =>
                 {
                     var (tint, picture) = (new Srgb(t.Item1, t.Item2, t.Item3), new Srgb(p.Item1, p.Item2, p.Item3));
-                    var ground = Behind() with { Words = tone, Tint = tint };
+                    var ground = Behind() with { Tone = tone, Tint = tint };
                     var plan = Plan(Band(ground, default, Sample.Text("p1", "Words")), picture);
                     var (band, notice) = (
                         plan.Grounds["band"],
@@ -135,7 +135,7 @@ public sealed class BackdropPlanTests
                         Band(
                             ground with
                             {
-                                Words = mend.Words,
+                                Tone = mend.Words,
                                 Tint = mend.Tint,
                                 TintStrength = mend.Strength,
                             },
@@ -157,7 +157,7 @@ public sealed class BackdropPlanTests
                 Backdrop.None with
                 {
                     Colour = Srgb.Black,
-                    Words = WordsTone.Light,
+                    Tone = WordsTone.Light,
                 },
                 default,
                 Sample.Text("p1", "Words")
@@ -207,7 +207,7 @@ public sealed class BackdropPlanTests
     [Fact]
     public void Words_in_a_cell_of_a_band_are_read_on_the_ground_of_the_cell()
     {
-        Backdrop On(Srgb colour, WordsTone words) => Backdrop.None with { Colour = colour, Words = words };
+        Backdrop On(Srgb colour, WordsTone words) => Backdrop.None with { Colour = colour, Tone = words };
         var columns = new ColumnsBlock(
             "c",
             2,
@@ -268,7 +268,7 @@ public sealed class BackdropPlanTests
             Assert.Single(PageChecks.Of(Plan(band)), n => n.Blocks).Sentence,
             StringComparison.Ordinal
         );
-        Assert.Equal(Backdrop.None, ((BandBlock)new Document([band]).WithFigures(_ => null).Blocks[0]).Ground);
+        Assert.Equal(Backdrop.None, ((BandBlock)new Document([band]).WithFigures(_ => null).Blocks[0]).Backdrop);
     }
 
     [Fact]
@@ -290,7 +290,7 @@ public sealed class BackdropPlanTests
                 Item("gone", "gone"),
             ]
         );
-        var ground = Behind() with { Words = WordsTone.Light, SetId = "a" };
+        var ground = Behind() with { Tone = WordsTone.Light, SetId = "a" };
         var facts = new PlanFacts(
             Style,
             new[] { Sample.Picture(), Sample.Picture("tile", 600, 300) }.ToDictionary(p => p.Id),
@@ -329,7 +329,7 @@ public sealed class BackdropPlanTests
             Assert.Single(PageChecks.Of(Of(ground, null)), n => n.BlockId == "band").Sentence,
             StringComparison.Ordinal
         );
-        Assert.Null(((BandBlock)new Document([Band(ground, default)]).WithFigures(_ => null).Blocks[0]).Ground.SetId);
+        Assert.Null(((BandBlock)new Document([Band(ground, default)]).WithFigures(_ => null).Blocks[0]).Backdrop.SetId);
     }
 
     [Fact]

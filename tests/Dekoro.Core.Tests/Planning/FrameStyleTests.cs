@@ -19,7 +19,7 @@ public sealed class FrameStyleTests
     {
         Assert.Equal(22, Print.FramePx);
         Assert.Equal(0, (FrameStyle.None with { LinePx = 9, Round = new(4, 4, 4, 4), Shadow = new(2, 8, 30) }).FramePx);
-        var figure = Plan(Page(Figure() with { Look = new(null, Print) }), [Picture()]).Figures["f1"];
+        var figure = Plan(Page(Figure() with { FrameStyle = new(null, Print) }), [Picture()]).Figures["f1"];
         Assert.Equal((358 - 22, 720 - 22), (figure.Main.Slot.At(390), figure.Main.Slot.At(1280)));
         Assert.Equal(698, figure.Fits.Desktop!.SlotCssPx);
     }
@@ -27,14 +27,17 @@ public sealed class FrameStyleTests
     [Fact]
     public void A_named_look_changes_all_that_have_it_and_one_that_is_gone_is_none()
     {
-        var block = Figure() with { Look = new("print", null) };
+        var block = Figure() with { FrameStyle = new("print", null) };
         double At(SiteStyle style) =>
             new PageLayout(style) is var layout
                 ? layout.Standing(new LaidPage(new Document([block]), _ => null, layout)).Single().Box.At(1280)
                 : 0;
         Assert.Equal(720, At(new SiteStyle()));
-        Assert.Equal(698, At(new SiteStyle { Looks = [new("print", "Print", Print)] }));
-        Assert.Equal(704, At(new SiteStyle { Looks = [new("print", "Print", Print with { Line = LineStyle.None })] }));
+        Assert.Equal(698, At(new SiteStyle { FrameStyles = [new("print", "Print", Print)] }));
+        Assert.Equal(
+            704,
+            At(new SiteStyle { FrameStyles = [new("print", "Print", Print with { Line = LineStyle.None })] })
+        );
     }
 
     [Fact]
@@ -59,7 +62,7 @@ public sealed class FrameStyleTests
                 {
                     var figure = Figure(size: new FigureSize.ByPx(px)) with
                     {
-                        Look = new(null, Print with { LinePx = line, PaddingPx = padding }),
+                        FrameStyle = new(null, Print with { LinePx = line, PaddingPx = padding }),
                     };
                     var slot = Plan(Page(figure), [Picture()]).Figures["f1"].Main.Slot;
                     Assert.InRange(slot.At(viewport), 1, Math.Max(1, Math.Min(px, viewport) - 2 * (line + padding)));
@@ -79,6 +82,6 @@ public sealed class FrameStyleTests
             new(Background: "#12345"),
         ];
         Assert.All(bad, values => Assert.EndsWith(".", values.Read().Sentence, StringComparison.Ordinal));
-        Assert.Equal(Print, FrameStyleValues.Of(Print).Read().Look);
+        Assert.Equal(Print, FrameStyleValues.Of(Print).Read().FrameStyle);
     }
 }

@@ -52,7 +52,7 @@ internal static class FigureJson
             ),
             // What is otherwise at a width is set of a picture, and so is what plays over it.
             Exceptions = asset.Length > 0 ? Exceptions(attrs, cut.Shape, inCell) : default,
-            Look = FrameStyleJson.Read(attrs),
+            FrameStyle = FrameStyleJson.Read(attrs),
             Video = asset.Length > 0 ? VideoJson.Read(attrs) : null,
         };
     }
@@ -142,7 +142,7 @@ internal static class FigureJson
             ("linkKind", WireName.Of(f.Link.Kind)),
             ("linkTarget", f.Link.Target),
             ("at", Written(f.Exceptions)),
-            ("look", FrameStyleJson.Write(f.Look)),
+            ("look", FrameStyleJson.Write(f.FrameStyle)),
             ("video", VideoJson.Write(f.Video))
         );
 

@@ -19,8 +19,8 @@ internal static class FrameStyleJson
         if (look.ValueKind == JsonValueKind.String)
             return attrs.TextOrNone(Name, 40) is { } id ? new(id, null) : FrameStyleChoice.None;
         var reading = Reading(look);
-        if (reading.Look is not null)
-            return new(null, reading.Look);
+        if (reading.FrameStyle is not null)
+            return new(null, reading.FrameStyle);
         attrs.Refuse(Name, reading.Sentence!);
         return FrameStyleChoice.None;
     }

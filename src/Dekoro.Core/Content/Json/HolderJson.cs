@@ -74,7 +74,7 @@ internal static class HolderJson
             "columns",
             columns.Id,
             columns.Cells.Select(cell =>
-                Node.Of("cell", cell.Id, cell.Blocks.Select(DocumentWriter.Write), Written(cell.Ground))
+                Node.Of("cell", cell.Id, cell.Blocks.Select(DocumentWriter.Write), Written(cell.Backdrop))
             ),
             ("inRow", columns.InRow),
             ("extent", WireName.Of(columns.Extent)),
@@ -102,7 +102,7 @@ internal static class HolderJson
             band.Id,
             band.Blocks.Select(DocumentWriter.Write),
             [
-                .. Written(band.Ground),
+                .. Written(band.Backdrop),
                 ("leastHeight", Node.Each(band.LeastHeightPx)),
                 ("across", WireName.Of(band.Across)),
                 ("down", WireName.Of(band.Down)),
@@ -134,7 +134,7 @@ internal static class HolderJson
             ("repeats", ground.Repeats),
             ("tint", ground.Tint.ToString()),
             ("tintStrength", Node.Each(ground.TintStrength)),
-            ("words", WireName.Of(ground.Words)),
+            ("words", WireName.Of(ground.Tone)),
             ("video", ground.VideoId),
             ("set", ground.SetId),
         ];
