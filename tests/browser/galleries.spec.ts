@@ -478,6 +478,38 @@ test('Two windows change one arrangement: nothing is written over unasked, and a
     .toMatchObject({ kind: 'level', gutterPx: 12 });
 });
 
+test('What is changed while another window’s change is still on its way here is not lost: both are shown, and one is chosen', async ({
+  page,
+  own,
+}) => {
+  const pictures = (await takeIn(own.url, ten.slice(0, 3))).map((file) => file.id!);
+  const made = await make(own, 'Kites', pictures);
+  await page.goto(`${own.url}/arrangements/${made.id}`);
+  await expect(page.getByLabel('Gutter, px')).toHaveValue('12');
+  // A slow line: what another window kept is asked for, and comes late.
+  let [asked, answer] = [() => {}, () => {}];
+  const isAsked = new Promise<void>((done) => (asked = done));
+  const mayAnswer = new Promise<void>((done) => (answer = done));
+  await page.route(`**/api/arrangements/${made.id}`, async (route) => {
+    if (route.request().method() !== 'GET') return route.continue();
+    const now = await route.fetch();
+    asked();
+    await mayAnswer;
+    await route.fulfill({ response: now });
+  });
+  await change(own, await lookOf(own, made.id), { gutterPx: 50 });
+  await isAsked;
+  const level = page.getByRole('group', { name: 'Pictures stand in' }).getByRole('button', { name: 'level columns' });
+  await level.click();
+  answer();
+  await expect(page.getByRole('alert').filter({ hasText: 'changed in another window' })).toBeVisible();
+  await expect(level).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Go on with mine' }).click();
+  await expect
+    .poll(async () => (await lookOf(own, made.id)).values.gallery)
+    .toMatchObject({ kind: 'level', gutterPx: 12 });
+});
+
 test(
   'A gallery in parts: each at an address of its own with links that need no script, every picture on one of ' +
     'them, with its files',

@@ -665,6 +665,8 @@ test(
     await page.getByRole('list', { name: 'Running order' }).getByRole('button', { name: /^2:/ }).click();
     await page.getByRole('button', { name: 'Another', exact: true }).click();
     await page.getByRole('dialog').getByLabel('Search').fill('cut out');
+    // A person looks at what the search has found before pressing it.
+    await expect(page.getByRole('dialog').getByRole('button', { name: / × / })).toHaveCount(1);
     await page
       .getByRole('dialog')
       .getByRole('button', { name: /Kite cut out/i })

@@ -41,7 +41,10 @@ export class Opened {
   constructor(readonly id: string) {}
 
   async load() {
-    this.take(await answer(api.GET('/api/arrangements/{id}', { params: { path: { id: this.id } } })));
+    const was = this.wish;
+    const now = await answer(api.GET('/api/arrangements/{id}', { params: { path: { id: this.id } } }));
+    // What was wished for while this was on its way stays: keeping it says so, if the two have met.
+    if (this.wish === was && !this.waits) this.take(now);
   }
 
   /**
