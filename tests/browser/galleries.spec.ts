@@ -478,6 +478,15 @@ test('Two windows change one arrangement: nothing is written over unasked, and a
     .toMatchObject({ kind: 'level', gutterPx: 12 });
 });
 
+test('Captions over the pictures are read by visitors: white on their dark strip', async ({ page, own }) => {
+  const pictures = (await takeIn(own.url, ten.slice(0, 2))).map((file) => file.id!);
+  const made = await make(own, 'Kites', pictures, { captions: 'over', captionsFrom: 'title' });
+  await makePage(own.url, 'Home', [set(made.id)]);
+  await publish(own.url);
+  await page.goto(`${own.url}/live/`);
+  await expect(page.locator('.set figcaption').first()).toHaveCSS('color', 'rgb(255, 255, 255)');
+});
+
 test('What is changed while another window’s change is still on its way here is not lost: both are shown, and one is chosen', async ({
   page,
   own,
