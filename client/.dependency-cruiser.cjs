@@ -8,18 +8,20 @@ const sees = {
   model: ['api'],
   ui: ['api'],
   media: shared,
+  // How what is typed keeps itself.
+  keeping: ['api', 'model', 'media'],
   fields: [...shared, 'media'],
-  arrangements: [...shared, 'media', 'fields'],
+  arrangements: [...shared, 'media', 'fields', 'keeping'],
   // An arrangement that stands on a page is worked on beside it.
-  desk: [...shared, 'media', 'fields', 'arrangements'],
-  library: [...shared, 'media', 'fields'],
+  desk: [...shared, 'media', 'fields', 'keeping', 'arrangements'],
+  library: [...shared, 'media', 'fields', 'keeping'],
   intake: [...shared, 'media', 'fields'],
   room: [...shared, 'media', 'fields'],
   pages: shared,
   site: [...shared, 'fields'],
   publish: shared,
   // The bar publishes from everywhere.
-  shell: [...shared, 'publish'],
+  shell: [...shared, 'media', 'publish'],
 };
 
 module.exports = {

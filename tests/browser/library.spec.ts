@@ -98,7 +98,7 @@ test('Two pictures that look the same are pointed out and made one, with the pla
   await page.getByRole('button', { name: /^twin 2/ }).click();
   await page.locator(`[data-picture="${first!.id}"]`).click();
   const sheet = page.getByRole('complementary', { name: 'Picture' });
-  await sheet.getByRole('button', { name: 'keep this one for both' }).click();
+  await sheet.getByRole('button', { name: 'keep the open one' }).click();
   await expect(page.getByRole('button', { name: /^twin 0/ })).toBeVisible();
   const draft = (await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as {
     document: { content: { attrs: { asset: string } }[] };

@@ -4,12 +4,23 @@
   import { onMount } from 'svelte';
   import { listen } from '$lib/api/events';
   import { queryClient } from '$lib/api/queries';
+  import { keepTyped } from '$lib/keeping/restore';
   import { goto } from '$app/navigation';
   import { askForKeys, letters } from '$lib/ui/letters.svelte';
   import Bar from '$lib/shell/Bar.svelte';
+  import UploadList from '$lib/shell/UploadList.svelte';
+  import { filesOf, uploads } from '$lib/media/uploads.svelte';
 
   let { children } = $props();
   onMount(listen);
+  onMount(keepTyped);
+
+  /** Files let go where no place takes them come into the library: they are never swallowed. */
+  async function drop(event: DragEvent) {
+    if (event.defaultPrevented) return;
+    event.preventDefault();
+    void uploads.add(await filesOf(event.dataTransfer));
+  }
 
   async function keys(event: KeyboardEvent) {
     // One that is closing is still there for a moment, and takes no keys any more.
@@ -33,12 +44,13 @@
 <svelte:window
   onkeydown={(event) => void keys(event)}
   ondragover={(event) => event.dataTransfer?.types.includes('Files') && event.preventDefault()}
-  ondrop={(event) => event.preventDefault()}
+  ondrop={drop}
 />
 
 <QueryClientProvider client={queryClient}>
   <div class="flex h-screen flex-col">
     <Bar />
     <main class="flex min-h-0 flex-1 flex-col">{@render children()}</main>
+    <UploadList />
   </div>
 </QueryClientProvider>

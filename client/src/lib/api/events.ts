@@ -61,7 +61,7 @@ const againSoon = afterRest(again);
 /** What the server says has changed is asked for again. */
 function heard(name: string, text: string) {
   const data = JSON.parse(text);
-  if (name === 'library') again('files', 'publish');
+  if (name === 'library') againSoon('files', 'publish');
   else if (name === 'site') again('site', 'pages', 'publish');
   else if (name === 'pages') again('pages', 'publish');
   else if (name === 'page') againSoon('pages', 'publish');

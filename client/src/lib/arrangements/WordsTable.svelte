@@ -2,6 +2,7 @@
 <script lang="ts">
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { onePicture, pageList, queryClient } from '$lib/api/queries';
+  import { pictures } from '$lib/keeping/pictures';
   import { createQuery } from '@tanstack/svelte-query';
   import { linkKinds, linkOf } from '$lib/model/choices';
   import type { Item, Opened } from './opened.svelte';
@@ -21,20 +22,17 @@
     if (item.linkKind === 'page') return `/${pages.data?.find((page) => page.id === item.linkTarget)?.path ?? ''}`;
     return item.linkKind === 'address' ? (item.linkTarget ?? '') : '';
   }
+  /** A title is the library's: it keeps itself as it does there. */
   async function setTitle(item: Item, title: string) {
     try {
       const { file } = await queryClient.fetchQuery(onePicture(item.asset));
-      await answer(
-        api.PATCH('/api/files/{id}', {
-          params: { path: { id: item.asset } },
-          headers: { 'If-Match': `"${file.version}"` },
-          body: { title },
-        }),
-      );
-      await queryClient.invalidateQueries({ queryKey: ['files'] });
+      const words = pictures.of(item.asset);
+      await words.set(file, 'title', title);
+      const left = words.at('title');
+      const sentence = left?.sentence || words.offline;
+      problem = sentence ? { id: item.id, sentence } : null;
       await opened.keep();
       await opened.load();
-      problem = null;
     } catch (error) {
       problem = { id: item.id, sentence: sentenceOf(error) };
     }

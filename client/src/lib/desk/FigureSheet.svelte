@@ -1,10 +1,12 @@
 <!-- A placed picture, in the order people decide: picture, fit, shape and cut, place, words, link. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { onMount, tick } from 'svelte';
-  import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
+  import { onMount, tick, untrack } from 'svelte';
+  import { proofOf } from '$lib/api/client';
   import { onePicture } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
+  import FieldNote from '$lib/keeping/FieldNote.svelte';
+  import { pictures } from '$lib/keeping/pictures';
   import KeepBox from '$lib/fields/KeepBox.svelte';
   import AltField from './AltField.svelte';
   import { captionSources, classes, exceptionWords, linkKinds, lookWords, sizeWords } from '$lib/model/choices';
@@ -38,7 +40,6 @@
     look: false,
     video: true,
   });
-  let keepProblem = $state('');
   const shapes = $derived(
     figure.shape && !desk.site.shapes.includes(figure.shape) ? [...desk.site.shapes, figure.shape] : desk.site.shapes,
   );
@@ -72,21 +73,11 @@
     return () => removeEventListener('desk-words', focus);
   });
 
-  async function keep(box: { x: number; y: number; width: number; height: number }) {
-    keepProblem = '';
-    try {
-      await answer(
-        api.PATCH('/api/files/{id}', {
-          params: { path: { id: figure.asset } },
-          headers: { 'If-Match': `"${picture.data?.file.version}"` },
-          body: { keep: { ...box, byHand: true } },
-        }),
-      );
-      await Promise.all([picture.refetch(), desk.preview.ask()]);
-    } catch (error) {
-      keepProblem = sentenceOf(error);
-    }
-  }
+  const words = $derived(pictures.of(figure.asset));
+  // The cuts follow the keep area as soon as it is kept.
+  $effect(() => {
+    if (words.state === 'kept') void untrack(() => desk.preview.ask());
+  });
 </script>
 
 <div class="border-b border-hair px-4 py-3">
@@ -162,7 +153,7 @@
       <KeepBox
         picture={look.picture}
         shape={file.width / file.height}
-        keep={file.keep}
+        keep={words.value(file, 'keep')}
         cut={figure.shape === null
           ? undefined
           : {
@@ -171,12 +162,12 @@
               width: cut.width / file.width,
               height: cut.height / file.height,
             }}
-        onchange={keep}
+        onchange={(box) => words.move(file, 'keep', box)}
       />
     </div>
     {#if look.loss}<p class="mt-2 text-soft" role="status">Of what must stay in view, {look.loss}.</p>{/if}
     <p class="mt-1.5 text-quiet">The dashed box is what must stay in view; every cut of this picture follows it.</p>
-    {#if keepProblem}<p class="dk-problem" role="alert">{keepProblem}</p>{/if}
+    <FieldNote fields={words} field="keep" />
   {/if}
 </Group>
 

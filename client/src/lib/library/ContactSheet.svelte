@@ -43,21 +43,39 @@
     }
   }
 
+  /** One stop for Tab among all pictures; from there the arrows go on, and Tab leads to what is chosen. */
+  const stop = $derived(Math.max(0, chosen ? found.ids.indexOf(chosen) : 0));
+  // What the address says is chosen is brought into view once it is found.
+  let revealed = false;
+  $effect(() => {
+    const index = chosen ? found.ids.indexOf(chosen) : -1;
+    if (revealed || found.ids.length === 0 || !rows) return;
+    revealed = true;
+    if (index > 0) void rows.reveal(index, `picture-${chosen}`).then((tile) => tile?.focus());
+  });
+
   const boxing = new Boxing(
     () => choosing,
     () => scroller,
   );
 
   async function step(event: KeyboardEvent, index: number) {
-    const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-    const [id, next] = by ? [found.ids[index], found.ids[index + by]] : [];
-    if (!by || !id || !next) return;
+    const to = {
+      ArrowRight: index + 1,
+      ArrowLeft: index - 1,
+      ArrowDown: rows?.besides(index, 1) ?? index,
+      ArrowUp: rows?.besides(index, -1) ?? index,
+      Home: 0,
+      End: found.ids.length - 1,
+    }[event.key];
+    const [id, next] = to === undefined || to === index ? [] : [found.ids[index], found.ids[to]];
+    if (to === undefined || !id || !next) return;
     event.preventDefault();
     if (event.shiftKey) {
       if (choosing.ids.size === 0) choosing.start(id);
       choosing.range(found.ids, next);
     } else onchoose(next);
-    (await rows?.reveal(index + by, `picture-${next}`))?.focus();
+    (await rows?.reveal(to, `picture-${next}`))?.focus();
   }
 </script>
 
@@ -79,6 +97,7 @@
       class="block w-full cursor-pointer text-left"
       aria-pressed={chosen === item.id || choosing.ids.has(item.id)}
       data-picture={item.id}
+      tabindex={index === stop ? 0 : -1}
       onclick={(event) => press(event, item.id)}
       onkeydown={(event) => void step(event, index)}
     >

@@ -6,6 +6,7 @@
   import { answer, api, proofOf, sentenceOf, type FileItem } from '$lib/api/client';
   import { ownColumns, queryClient, thesePictures } from '$lib/api/queries';
   import { count } from '$lib/model/words';
+  import { TypedCells } from './typedCells.svelte';
   import ListStatus from './ListStatus.svelte';
   import OwnColumns from './OwnColumns.svelte';
   import type { Found } from '$lib/media/found.svelte';
@@ -16,7 +17,6 @@
     leftInWords,
     columnsWith,
     pasted,
-    wordIn,
     type Column,
     type Waiting,
   } from '$lib/media/listing';
@@ -63,7 +63,7 @@
     if (found.of) scroller?.scrollTo({ top: 0 });
   });
 
-  const textOf = (item: FileItem, column: Column) => waiting[item.id]?.[column.key] ?? wordIn(item, column);
+  const textOf = (item: FileItem, column: Column) => waiting[item.id]?.[column.key] ?? typing.text(item, column);
 
   async function keep(items: FileItem[], change: Waiting, sentence: (n: number) => string) {
     const changes = changesOf(items, columns, change);
@@ -88,9 +88,16 @@
     undo = null;
   }
 
-  function typed(item: FileItem, column: Column, text: string) {
+  const typing = new TypedCells();
+  function type(item: FileItem, column: Column, text: string) {
     if (waits > 0) wait([item], { [item.id]: { ...waiting[item.id], [column.key]: text } });
-    else if (text !== wordIn(item, column)) void keep([item], { [item.id]: { [column.key]: text } }, () => 'Kept.');
+    else typing.type(item, column, text);
+  }
+  async function leave(item: FileItem, column: Column) {
+    const left = await typing.leave(item, column);
+    if (!left) return;
+    [said, problem] = left;
+    undo = null;
   }
 
   function wait(items: FileItem[], change: Waiting) {
@@ -103,7 +110,7 @@
     if (!cells) return;
     event.preventDefault();
     said = problem = '';
-    undo = null;
+    undo = typing.last = null;
     try {
       const under = await found.load(index, cells.length);
       wait(under, pasted(under, columns, columns.indexOf(column), cells));
@@ -133,8 +140,7 @@
       class="relative"
       style:height="{$virtualizer.getTotalSize()}px"
       style:min-width="{960 + 132 * (own.data?.columns.length ?? 0)}px"
-      style:--own={own.data?.columns.length ?? 0}
-      class:dk-own={(own.data?.columns.length ?? 0) > 0}
+      style:--own={own.data?.columns.length ? `repeat(${own.data.columns.length}, minmax(124px, 2fr))` : ' '}
       role="table"
       aria-label="Pictures"
       aria-rowcount={found.ids.length + 1}
@@ -151,8 +157,7 @@
         <span role="columnheader">Size, places</span>
       </div>
       {#each visible as line (line.key)}
-        {@const item = found.at(line.index)}
-        {#if item}
+        {@const item = found.at(line.index)}{#if item}
           <div
             class="dk-row absolute top-0 right-0 left-0 h-12 items-center border-b border-hair"
             style:transform="translateY({line.start}px)"
@@ -184,7 +189,10 @@
                   list={column.word === 'folder' ? 'list-folders' : undefined}
                   autocomplete="off"
                   value={textOf(item, column)}
-                  onchange={(event) => typed(item, column, event.currentTarget.value.trim())}
+                  aria-invalid={typing.isOpen(item, column)}
+                  oninput={(event) => type(item, column, event.currentTarget.value)}
+                  onchange={() => void leave(item, column)}
+                  onblur={() => void leave(item, column)}
                   onpaste={(event) => void paste(event, line.index, column)}
                   onkeydown={(event) => void move(event, line.index, column)}
                 />
@@ -201,22 +209,16 @@
   <datalist id="list-folders"
     >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
   >
-  <div class="flex min-h-9 flex-none items-center gap-3 border-t border-hair bg-base-100 px-5 py-1.5">
-    <ListStatus
-      cells={waits}
-      pictures={Object.keys(waiting).length}
-      {said}
-      {problem}
-      onundo={undo ? () => void putBack() : null}
-    />
-    {#if waits === 0}
-      <button class="dk-button" onclick={() => (arranging = true)}>Own columns</button>
-    {/if}
-    {#if waits > 0}
-      <button class="dk-button" onclick={() => ([waiting, read] = [{}, []])}>Leave as it was</button>
-      <button class="dk-button main" onclick={() => void keepWaiting()}>Keep {count(waits, 'change')}</button>
-    {/if}
-  </div>
+  <ListStatus
+    cells={waits}
+    pictures={Object.keys(waiting).length}
+    {said}
+    {problem}
+    onundo={undo ? () => void putBack() : typing.last ? async () => (said = await typing.putBack()) : null}
+    onarrange={() => (arranging = true)}
+    onleave={() => ([waiting, read] = [{}, []])}
+    onkeep={() => void keepWaiting()}
+  />
 </div>
 <OwnColumns bind:open={arranging} />
 
@@ -228,17 +230,9 @@
         80px,
         2fr
       )
-      150px;
+      var(--own) 150px;
     column-gap: 8px;
     padding-inline: 20px;
-  }
-  .dk-own .dk-row {
-    grid-template-columns:
-      72px minmax(140px, 3fr) minmax(140px, 4fr) minmax(110px, 3fr) minmax(90px, 2fr) minmax(90px, 2fr) minmax(
-        80px,
-        2fr
-      )
-      repeat(var(--own), minmax(124px, 2fr)) 150px;
   }
   .dk-cell {
     width: 100%;

@@ -2,17 +2,25 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import X from '@lucide/svelte/icons/x';
-  import { answer, api, Problem, proofOf, sentenceOf, type Schemas } from '$lib/api/client';
+  import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { onePicture, ownColumns, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import SwapSheet from './SwapSheet.svelte';
+  import FieldNote from '$lib/keeping/FieldNote.svelte';
+  import KeptNote from '$lib/keeping/KeptNote.svelte';
+  import { ownField, pictures } from '$lib/keeping/pictures';
   import KeepBox from '$lib/fields/KeepBox.svelte';
-  import { ownWord, wordLabels, type WordName } from '$lib/model/wordLabels';
+  import { wordLabels } from '$lib/model/wordLabels';
   import CopyAddress from '$lib/ui/CopyAddress.svelte';
   import OwnColumns from './OwnColumns.svelte';
   import { count, dayOf, markWords, weight } from '$lib/model/words';
 
-  let { id, folders, onclose }: { id: string; folders: string[]; onclose: () => void } = $props();
+  let {
+    id,
+    folders,
+    onclose,
+    onchoose,
+  }: { id: string; folders: string[]; onclose: () => void; onchoose: (id: string) => void } = $props();
 
   const picture = createQuery(() => onePicture(id));
   const file = $derived(picture.data?.file);
@@ -26,11 +34,11 @@
     { name: 'keywords', rows: 1, hint: 'With commas between.' },
   ] as const;
   const own = createQuery(() => ownColumns());
-  let typed = $state<Partial<Record<WordName, string>>>({});
+  const words = $derived(pictures.of(id));
   let arranging = $state(false);
   let addressOpen = $state(false);
   let problem = $state('');
-  let kept = $state('');
+  let merged = $state('');
   let wordsOpen = $state(true);
   let keepOpen = $state(true);
   let standsOpen = $state(true);
@@ -39,51 +47,28 @@
 
   $effect(() => {
     void id;
-    typed = {};
-    problem = kept = '';
+    problem = merged = '';
   });
 
-  async function keep(change: Schemas['FileChange']) {
-    if (!file) return;
+  type Alike = { id: string; version: number; words: { title: string } };
+  /** All places of both show the one that stays; the other is taken away. */
+  async function merge(goes: Alike, stays: Alike) {
     problem = '';
+    await words.now();
     try {
-      const now = await answer(
-        api.PATCH('/api/files/{id}', {
-          params: { path: { id } },
-          headers: { 'If-Match': `"${file.version}"` },
-          body: change,
-        }),
-      );
-      kept = 'Kept.';
-      queryClient.setQueryData(
-        ['files', 'one', id],
-        (old: Schemas['FileDetail'] | undefined) => old && { ...old, file: now },
-      );
-      for (const name of Object.keys(change) as WordName[])
-        if (typed[name] === change[name as never]) delete typed[name];
-      await queryClient.invalidateQueries({ queryKey: ['files'] });
-    } catch (error) {
-      problem = sentenceOf(error);
-      if (error instanceof Problem && error.status === 409)
-        await queryClient.invalidateQueries({ queryKey: ['files', 'one', id] });
-    }
-  }
-  async function merge(other: string) {
-    problem = '';
-    try {
-      const merged = await answer(
+      const done = await answer(
         api.POST('/api/files/{id}/merge', {
-          params: { path: { id: other } },
-          headers: { 'If-Match': `"${picture.data?.lookAlikes.find((one) => one.id === other)?.version}"` },
-          body: { into: id, intoVersion: file?.version ?? 0 },
+          params: { path: { id: goes.id } },
+          headers: { 'If-Match': `"${goes.version}"` },
+          body: { into: stays.id, intoVersion: stays.version },
         }),
       );
-      kept = `One picture now, in ${count(merged.places, 'more place')}.`;
-      await queryClient.invalidateQueries({ queryKey: ['files'] });
+      merged = `One picture now, in ${count(done.places, 'more place')}.`;
+      if (stays.id !== id) onchoose(stays.id);
     } catch (error) {
       problem = sentenceOf(error);
-      await queryClient.invalidateQueries({ queryKey: ['files'] });
     }
+    await queryClient.invalidateQueries({ queryKey: ['files'] });
   }
   async function leaveOrReturn(path: '/api/files/away' | '/api/files/back') {
     problem = '';
@@ -99,10 +84,6 @@
       problem = sentenceOf(error);
     }
   }
-  const leave = (name: WordName) => {
-    const text = typed[name];
-    if (text !== undefined && text !== file?.words[name]) void keep({ [name]: text });
-  };
 </script>
 
 <aside aria-label="Picture" class="flex w-[296px] flex-none flex-col overflow-y-auto border-l border-hair bg-base-100">
@@ -124,14 +105,14 @@
       </div>
       <button class="dk-button bare" onclick={onclose} aria-label="Close the picture's sheet"><X size={16} /></button>
     </div>
-    {#if problem}<p class="dk-problem border-b border-hair px-4 py-2" role="alert">{problem}</p>{/if}
     <Group name="Keep area" value={file.keep?.byHand ? 'drawn by hand' : 'a first guess'} bind:open={keepOpen}>
       <KeepBox
         picture={file.picture}
         shape={file.width / file.height}
-        keep={file.keep}
-        onchange={(box) => keep({ keep: { ...box, byHand: true } })}
+        keep={words.value(file, 'keep')}
+        onchange={(box) => words.move(file, 'keep', box)}
       />
+      <FieldNote fields={words} field="keep" />
       <a class="dk-button mt-2" href="/library/room/{id}">Open in the room<span class="dk-key">F</span></a>
       <p class="mt-2 text-quiet">No cut anywhere loses what is in the box, where its shape can hold it.</p>
     </Group>
@@ -144,23 +125,24 @@
             class="dk-field"
             list={field.name === 'folder' ? 'folders' : undefined}
             autocomplete="off"
-            value={typed[field.name] ?? file.words[field.name]}
-            oninput={(event) => (typed[field.name] = event.currentTarget.value)}
-            onchange={() => leave(field.name)}
+            value={words.value(file, field.name)}
+            oninput={(event) => words.type(file, field.name, event.currentTarget.value)}
+            onblur={() => void words.leave(field.name)}
           />
         {:else}
           <textarea
             id="word-{field.name}"
             class="dk-field resize-none"
             rows={field.rows}
-            value={typed[field.name] ?? file.words[field.name]}
-            oninput={(event) => (typed[field.name] = event.currentTarget.value)}
-            onchange={() => leave(field.name)}></textarea>
+            value={words.value(file, field.name)}
+            oninput={(event) => words.type(file, field.name, event.currentTarget.value)}
+            onblur={() => void words.leave(field.name)}></textarea>
         {/if}
+        <FieldNote fields={words} field={field.name} />
         {#if field.name === 'title' && file.marks.includes('fileNameAsTitle') && file.suggestedTitle}
           <p>
             <span class="text-quiet">Perhaps</span> “{file.suggestedTitle}”
-            <button class="dk-link" onclick={() => keep({ title: file.suggestedTitle })}>use it</button>
+            <button class="dk-link" onclick={() => void words.set(file, 'title', file.suggestedTitle)}>use it</button>
           </p>
         {:else if field.name === 'title' && file.marks.includes('fileNameAsTitle')}
           <p class="text-soft">This is the camera's name for the file: say what the picture shows.</p>
@@ -172,16 +154,18 @@
           ><span class="dk-label">{name}</span><input
             class="dk-field"
             autocomplete="off"
-            value={ownWord(file, name)}
-            onchange={(event) => void keep({ own: { [name]: event.currentTarget.value } })}
+            value={words.value(file, ownField(name))}
+            oninput={(event) => words.type(file, ownField(name), event.currentTarget.value)}
+            onblur={() => void words.leave(ownField(name))}
           /></label
         >
+        <FieldNote fields={words} field={ownField(name)} />
       {/each}
       <button class="dk-link mt-2" onclick={() => (arranging = true)}>Own columns</button>
       <datalist id="folders"
         >{#each folders as folder (folder)}<option value={folder}></option>{/each}</datalist
       >
-      <p class="mt-1 min-h-5 text-quiet" role="status">{kept}</p>
+      <div class="mt-1"><KeptNote fields={words} /></div>
     </Group>
     <Group name="Stands in" value={count(picture.data?.standsIn.length ?? 0, 'place')} bind:open={standsOpen}>
       {#each picture.data?.standsIn ?? [] as place (place.pageId + place.blockId)}
@@ -204,20 +188,24 @@
             <div class="min-w-0">
               <p class="truncate">{other.words.title}</p>
               <p class="dk-tabular text-quiet">{other.width} × {other.height} · {weight(other.bytes)}</p>
-              <button class="dk-link" onclick={() => void merge(other.id)}>keep this one for both</button>
+              <button class="dk-link" onclick={() => void merge(file, other)}>keep this one</button>
+              <button class="dk-link ml-2" onclick={() => void merge(other, file)}>keep the open one</button>
             </div>
           </div>
         {/each}
-        <p class="mt-2 text-quiet">All places of both then show “{file.words.title}”; the other is taken away.</p>
+        <p class="mt-2 text-quiet">
+          All places of both then show the one that is kept; the other is taken away and waits 30 days.
+        </p>
       </Group>
     {/if}
+    {#if merged}<p class="border-b border-hair px-4 py-2.5" role="status">{merged}</p>{/if}
     <Group name="Address" value={file.ownAddress ?? 'none of its own'} bind:open={addressOpen}>
       <label class="flex items-start gap-2">
         <input
           type="checkbox"
           class="mt-0.5 size-4 accent-neutral"
           checked={file.ownAddress !== null}
-          onchange={(event) => void keep({ hasOwnAddress: event.currentTarget.checked })}
+          onchange={(event) => void words.set(file, 'hasOwnAddress', event.currentTarget.checked)}
         />
         <span>On the public site even where no page shows it</span>
       </label>
@@ -237,6 +225,7 @@
       {:else}
         <button class="dk-button" onclick={() => void leaveOrReturn('/api/files/away')}>Take away</button>
       {/if}
+      {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
     </div>
     <SwapSheet bind:open={swapping} {file} />
     <OwnColumns bind:open={arranging} />

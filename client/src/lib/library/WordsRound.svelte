@@ -2,8 +2,12 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { tick, untrack } from 'svelte';
-  import { answer, api, proofOf, sentenceOf, type FileItem, type Schemas } from '$lib/api/client';
+  import { SvelteSet } from 'svelte/reactivity';
+  import { proofOf, sentenceOf } from '$lib/api/client';
   import { onePicture, queryClient } from '$lib/api/queries';
+  import FieldNote from '$lib/keeping/FieldNote.svelte';
+  import KeptNote from '$lib/keeping/KeptNote.svelte';
+  import { pictures } from '$lib/keeping/pictures';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { wordLabels } from '$lib/model/wordLabels';
   import { count, markWords } from '$lib/model/words';
@@ -18,11 +22,11 @@
   ];
   let round = $state.raw<readonly string[]>([]);
   let at = $state(0);
-  let typed = $state<Partial<Record<Name, string>>>({});
-  let keptCount = $state(0);
+  const changed = new SvelteSet<string>();
   let problem = $state('');
   const detail = createQuery(() => ({ ...onePicture(round[at] ?? ''), enabled: open && at < round.length }));
   const item = $derived(detail.data?.file);
+  const words = $derived(pictures.of(round[at] ?? ''));
   const stands = $derived(detail.data?.standsIn ?? []);
 
   // The round keeps to the pictures it began with, though their marks go as they are mended.
@@ -30,8 +34,8 @@
     if (!open) return;
     untrack(() => {
       round = ids;
-      [at, keptCount, problem] = [0, 0, ''];
-      typed = {};
+      [at, problem] = [0, ''];
+      changed.clear();
       void focusFirst();
     });
   });
@@ -51,37 +55,22 @@
   }
 
   async function go(by: 1 | -1) {
-    if (!item || !(await keep(item))) return;
+    if (!item) return;
+    await words.now();
+    // What is not kept yet is said beside its field, and stays before the eyes.
+    if (!['', 'kept', 'offline'].includes(words.state)) return;
     if (at + by >= round.length) {
       open = false;
       return;
     }
     at = Math.max(0, at + by);
-    typed = {};
     await focusFirst();
   }
 
-  async function keep(one: FileItem) {
-    const change = Object.fromEntries(
-      Object.entries(typed).filter(([name, text]) => text !== one.words[name as Name]),
-    ) as Schemas['FileChange'];
-    if (Object.keys(change).length === 0) return true;
-    problem = '';
-    try {
-      await answer(
-        api.PATCH('/api/files/{id}', {
-          params: { path: { id: one.id } },
-          headers: { 'If-Match': `"${one.version}"` },
-          body: change,
-        }),
-      );
-      keptCount++;
-      await queryClient.invalidateQueries({ queryKey: ['files'] });
-      return true;
-    } catch (error) {
-      problem = sentenceOf(error);
-      return false;
-    }
+  function type(name: Name, text: string) {
+    if (!item) return;
+    changed.add(item.id);
+    words.type(item, name, text);
   }
 
   function keys(event: KeyboardEvent) {
@@ -90,7 +79,7 @@
       void go(event.shiftKey ? -1 : 1);
     } else if (event.key === 'ArrowUp' && event.altKey && item?.suggestedTitle) {
       event.preventDefault();
-      typed.title = item.suggestedTitle;
+      type('title', item.suggestedTitle);
     }
   }
 </script>
@@ -121,32 +110,36 @@
               id="round-{field.name}"
               class="dk-field"
               autocomplete="off"
-              value={typed[field.name] ?? item.words[field.name]}
-              oninput={(event) => (typed[field.name] = event.currentTarget.value)}
+              value={words.value(item, field.name)}
+              oninput={(event) => type(field.name, event.currentTarget.value)}
+              onblur={() => void words.leave(field.name)}
             />
           {:else}
             <textarea
               id="round-{field.name}"
               class="dk-field resize-none"
               rows={field.rows}
-              value={typed[field.name] ?? item.words[field.name]}
-              oninput={(event) => (typed[field.name] = event.currentTarget.value)}></textarea>
+              value={words.value(item, field.name)}
+              oninput={(event) => type(field.name, event.currentTarget.value)}
+              onblur={() => void words.leave(field.name)}></textarea>
           {/if}
-          {#if field.name === 'title' && item.suggestedTitle && item.suggestedTitle !== (typed.title ?? item.words.title)}
+          <FieldNote fields={words} field={field.name} />
+          {#if field.name === 'title' && item.suggestedTitle && item.suggestedTitle !== words.value(item, 'title')}
             <p>
               <span class="text-quiet">Perhaps</span> “{item.suggestedTitle}”
-              <button class="dk-link" onclick={() => (typed.title = item.suggestedTitle)}>use it</button>
+              <button class="dk-link" onclick={() => type('title', item.suggestedTitle)}>use it</button>
               <kbd class="dk-key">Alt ↑</kbd>
             </p>
           {/if}
         {/each}
+        <div class="mt-2"><KeptNote fields={words} /></div>
         {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
       </div>
     </div>
   {/if}
   {#snippet foot()}
     <p class="dk-tabular mr-auto text-quiet" role="status">
-      {at + 1} of {round.length}, {count(keptCount, 'picture')} changed
+      {at + 1} of {round.length}, {count(changed.size, 'picture')} changed
     </p>
     <button class="dk-button" disabled={at === 0} onclick={() => go(-1)}>Back <kbd class="dk-key">Ctrl ⇧ ↵</kbd></button
     >

@@ -68,6 +68,15 @@
     for (let frames = 0; frames < 60 && !drawn(); frames++) await new Promise(requestAnimationFrame);
     return drawn();
   }
+
+  /** The number of the picture that stands above or below one, nearest to it. */
+  export function besides(index: number, by: 1 | -1): number {
+    const at = rows.findIndex((row) => row.to > index);
+    const other = rows[at + by];
+    if (at < 0 || !other) return index;
+    const share = (index - rows[at]!.from + 0.5) / (rows[at]!.to - rows[at]!.from);
+    return Math.min(other.to - 1, other.from + Math.floor(share * (other.to - other.from)));
+  }
 </script>
 
 <div

@@ -14,7 +14,7 @@ export const columnsWith = (own: readonly string[]): Column[] => [
   ...own.map((name) => ({ key: `own-${name.toLowerCase().replaceAll(' ', '-')}`, label: name })),
 ];
 
-export const wordIn = (item: FileItem, column: Column) =>
+const wordIn = (item: FileItem, column: Column) =>
   column.word ? item.words[column.word] : ownWord(item, column.label);
 
 /** Words that wait to be kept, by picture and by column's key. */

@@ -12,9 +12,13 @@ type Upload = {
   otherId: string | null;
   /** What the person should know: that it was there already, what was taken out, or why it was refused. */
   sentence: string;
+  /** The file on the computer is another than the one that was chosen: it has to be chosen again. */
+  isChanged: boolean;
 };
 
 const atOnce = 3;
+const changed = 'This file was changed or moved on the computer after it was chosen: choose it again.';
+const stopped = 'Stopped before it was through.';
 const broken = 'The line broke off while this file was on its way: try it again.';
 
 /** The queue of files on their way in. Each has its own outcome; one that fails holds up no other. */
@@ -22,6 +26,7 @@ class Uploads {
   list = $state<Upload[]>([]);
   private next = 1;
   private running = 0;
+  private requests = new Set<XMLHttpRequest>();
   private ended = new Map<number, (id: string | null) => void>();
   readonly going = $derived(this.list.filter((u) => u.state === 'waiting' || u.state === 'sending').length);
 
@@ -29,7 +34,7 @@ class Uploads {
   add(files: Iterable<File>): Promise<(string | null)[]> {
     const all = [...files].map((file) => {
       const key = this.next++;
-      this.list.push({ key, file, state: 'waiting', sent: 0, id: null, otherId: null, sentence: '' });
+      this.list.push({ key, file, state: 'waiting', sent: 0, id: null, otherId: null, sentence: '', isChanged: false });
       return new Promise<string | null>((resolve) => this.ended.set(key, resolve));
     });
     this.pump();
@@ -47,9 +52,16 @@ class Uploads {
     };
   }
 
-  retry(upload: Upload) {
-    Object.assign(upload, { state: 'waiting', sent: 0, sentence: '' });
+  retry(upload: Upload, file = upload.file) {
+    Object.assign(upload, { file, state: 'waiting', sent: 0, sentence: '', isChanged: false });
     this.pump();
+  }
+
+  /** All that is not through stays out; each can still be tried again. */
+  stop() {
+    for (const upload of this.list)
+      if (upload.state === 'waiting') Object.assign(upload, { state: 'refused', sentence: stopped });
+    for (const request of this.requests) request.abort();
   }
 
   clear() {
@@ -72,12 +84,27 @@ class Uploads {
       // What is too large to be kept need not be sent first.
       const { largestFile } = await queryClient.fetchQuery(sitePlan());
       if (upload.file.size > largestFile.bytes) return refuse(largestFile.sentence);
+      // The bytes of a file that was changed since cannot be read any more.
+      const isThere = await upload.file
+        .slice(0, 1)
+        .arrayBuffer()
+        .then(
+          () => true,
+          () => false,
+        );
+      if (!isThere) {
+        upload.isChanged = true;
+        return refuse(changed);
+      }
       // fetch tells nothing of how much has been sent; XMLHttpRequest does.
       const request = new XMLHttpRequest();
       request.open('POST', '/api/files');
       request.upload.onprogress = (event) => (upload.sent = event.loaded / Math.max(1, event.total));
       request.onload = () => this.end(upload, taken(request));
       request.onerror = () => refuse(broken);
+      request.onabort = () => refuse(stopped);
+      request.onloadend = () => this.requests.delete(request);
+      this.requests.add(request);
       const form = new FormData();
       form.append('file', upload.file, upload.file.name);
       request.send(form);

@@ -124,6 +124,7 @@
       onpointerdown={(event) => drag(event, moved)}
       onkeydown={(event) => keys(event, moved)}
       onkeyup={(event) => event.key.startsWith('Arrow') && done()}
+      onblur={done}
     ></div>
     {#each corners as corner (corner)}
       <button
@@ -133,6 +134,7 @@
         onpointerdown={(event) => drag(event, (from, dx, dy) => resized(from, corner, dx, dy))}
         onkeydown={(event) => keys(event, (from, dx, dy) => resized(from, corner, dx, dy))}
         onkeyup={(event) => event.key.startsWith('Arrow') && done()}
+        onblur={done}
       ></button>
     {/each}
   </div>

@@ -15,19 +15,39 @@
   import { Choosing } from '$lib/ui/choosing.svelte';
   import ViewChoice from '$lib/library/ViewChoice.svelte';
   import WordsRound from '$lib/library/WordsRound.svelte';
-  import UploadList from '$lib/library/UploadList.svelte';
   import { filesOf, uploads } from '$lib/media/uploads.svelte';
   import { bundleOf, isWords } from '$lib/intake/bundle';
   import { intake, isReadable } from '$lib/intake/intake.svelte';
+  import { inAddress, partsOf } from '$lib/ui/inAddress.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
   import { letters } from '$lib/ui/letters.svelte';
   import { count } from '$lib/model/words';
 
-  let query = $state('');
-  let through = $state.raw<Through | null>(null);
-  let chosen = $state<string | null>(null);
+  const names = ['q', 'at', 'through', 'list'];
+  const begun = partsOf(names);
+  let query = $state(begun.q ?? '');
+  let through = $state.raw<Through | null>(throughOf(begun.through));
+  let chosen = $state<string | null>(begun.at || null);
   let rounding = $state(false);
   let asList = $state(page.url.searchParams.has('list'));
+  inAddress(
+    names,
+    ['at', 'list'],
+    () => ({
+      q: query.trim(),
+      at: chosen ?? '',
+      through: through ? `${through.size} ${through.shape}`.trim() : '',
+      list: asList ? '1' : '',
+    }),
+    (parts) => {
+      if (parts.q !== query.trim()) query = parts.q ?? '';
+      [chosen, through, asList] = [parts.at || null, throughOf(parts.through), parts.list !== ''];
+    },
+  );
+  function throughOf(written: string | undefined): Through | null {
+    const [size, shape = ''] = (written ?? '').split(' ');
+    return size ? { size, shape } : null;
+  }
   const choosing = new Choosing();
   let over = $state(false);
   const found = find(
@@ -43,17 +63,37 @@
     if (pictures.length < files.length) void intake.files(files.filter(isReadable));
   }
   const take = async (data: DataTransfer | null) => void takeFiles(await filesOf(data));
+  /** Escape goes back one step: from a field of the sheet, from what is chosen together, from the sheet. */
+  function keys(event: KeyboardEvent) {
+    if (event.defaultPrevented || rounding || document.querySelector('[role=dialog], [role=menu]')) return;
+    const target = event.target as HTMLElement;
+    const field = target.matches('input:not([type=checkbox]), textarea, select');
+    const control = event.ctrlKey || event.metaKey;
+    if (event.key === 'Escape') stepBack(target, field);
+    else if (control && event.key.toLowerCase() === 'a' && !field && !asList) choosing.only([...found.ids]);
+    else if (field || control || event.altKey || !letters.on || !chosen) return;
+    else if (event.key === 'f') void goto(`/library/room/${chosen}`);
+    else if (event.key === 't') document.getElementById('word-alt')?.focus();
+    else if (event.key === 'c') document.getElementById('word-caption')?.focus();
+    else return;
+    event.preventDefault();
+  }
+  function stepBack(target: HTMLElement, field: boolean) {
+    const tile = chosen ? document.getElementById(`picture-${chosen}`) : null;
+    if (field && target.closest('aside')) tile?.focus();
+    else if (field) target.blur();
+    else if (choosing.ids.size > 0) choosing.clear();
+    else if (chosen) {
+      chosen = null;
+      tile?.focus();
+    }
+  }
   const holdsFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
 </script>
 
 <svelte:head><title>Library · Dekoro</title></svelte:head>
 <svelte:window
-  onkeydown={(event) => {
-    const field = (event.target as Element).matches('input, textarea, select');
-    if (event.key === 'Escape' && choosing.ids.size > 0 && !field && !rounding) choosing.clear();
-    if (event.key === 'f' && letters.on && chosen && !field && !event.ctrlKey && !event.metaKey && !event.altKey)
-      void goto(`/library/room/${chosen}`);
-  }}
+  onkeydown={keys}
   onpaste={(event) => {
     if (event.clipboardData?.files.length) void take(event.clipboardData);
   }}
@@ -116,9 +156,13 @@
       waiting={found.head?.switches.some((one) => one.group === 'Waiting' && one.isOn) ?? false}
       onround={() => (rounding = true)}
     />
-    <UploadList />
   </div>
-  {#if chosen}<PictureSheet id={chosen} {folders} onclose={() => (chosen = null)} />{/if}
+  {#if chosen}<PictureSheet
+      id={chosen}
+      {folders}
+      onclose={() => (chosen = null)}
+      onchoose={(id) => (chosen = id)}
+    />{/if}
   {#if over}
     <div
       class="pointer-events-none absolute inset-4 z-30 grid place-items-center border-2 border-dashed border-base-content bg-base-100/85"

@@ -3,7 +3,6 @@
   import { createQuery, keepPreviousData } from '@tanstack/svelte-query';
   import Plus from '@lucide/svelte/icons/plus';
   import { sentenceOf } from '$lib/api/client';
-  import UploadList from '$lib/library/UploadList.svelte';
   import ViewChoice from '$lib/library/ViewChoice.svelte';
   import { kindWords, otherFiles } from '$lib/media/otherFiles';
   import { uploads } from '$lib/media/uploads.svelte';
@@ -77,7 +76,6 @@
       </ul>
     {/if}
   </div>
-  <UploadList />
 </div>
 
 <style>

@@ -3,13 +3,16 @@
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
   import ArrowLeft from '@lucide/svelte/icons/arrow-left';
-  import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
+  import { sentenceOf } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import { uploads } from '$lib/media/uploads.svelte';
   import FirstPage from '$lib/library/FirstPage.svelte';
   import { filmAt, momentOf } from '$lib/media/film';
   import TypeMark from '$lib/media/TypeMark.svelte';
   import { kindWords, oneFile } from '$lib/media/otherFiles';
+  import FieldNote from '$lib/keeping/FieldNote.svelte';
+  import { files } from '$lib/keeping/files';
+  import KeptNote from '$lib/keeping/KeptNote.svelte';
   import CopyAddress from '$lib/ui/CopyAddress.svelte';
   import { dayOf, weight } from '$lib/model/words';
 
@@ -22,9 +25,7 @@
     { name: 'description', label: 'Description' },
     { name: 'folder', label: 'Folder' },
   ] as const;
-  let typed = $state<Partial<Record<(typeof fields)[number]['name'], string>>>({});
-  let problem = $state('');
-  let kept = $state('');
+  const words = $derived(files.of(id));
 
   let film = $state<HTMLVideoElement>();
   let frameSaid = $state('');
@@ -38,26 +39,6 @@
         : (uploads.list.at(-1)?.sentence ?? 'The picture did not get through: try it again.');
     } catch (error) {
       frameSaid = sentenceOf(error);
-    }
-    await queryClient.invalidateQueries({ queryKey: ['files'] });
-  }
-
-  async function change(body: Schemas['DownloadChange'], sentence = 'Kept.') {
-    if (!file) return;
-    problem = kept = '';
-    try {
-      await answer(
-        api.PATCH('/api/downloads/{id}', {
-          params: { path: { id } },
-          headers: { 'If-Match': `"${file.version}"` },
-          body,
-        }),
-      );
-      for (const field of fields) if (typed[field.name] === body[field.name]) delete typed[field.name];
-      kept = sentence;
-    } catch (error) {
-      problem = sentenceOf(error);
-      if (!(error instanceof Problem && error.status === 409)) return;
     }
     await queryClient.invalidateQueries({ queryKey: ['files'] });
   }
@@ -102,26 +83,26 @@
           <p class="text-quiet">{file.addedBy ? `Added by ${file.addedBy}, ` : 'Added '}{dayOf(file.addedAt)}</p>
         </div>
       </div>
-      {#if problem}<p class="dk-problem mt-3" role="alert">{problem}</p>{/if}
       {#each fields as field (field.name)}
         <label class="dk-label mt-3" for="file-{field.name}">{field.label}</label>
         <input
           id="file-{field.name}"
           class="dk-field"
           autocomplete="off"
-          value={typed[field.name] ?? file[field.name]}
-          oninput={(event) => (typed[field.name] = event.currentTarget.value)}
-          onchange={(event) => void change({ [field.name]: event.currentTarget.value })}
+          value={words.value(file, field.name)}
+          oninput={(event) => words.type(file, field.name, event.currentTarget.value)}
+          onblur={() => void words.leave(field.name)}
         />
+        <FieldNote fields={words} field={field.name} />
       {/each}
-      <p class="mt-1 min-h-5 text-quiet" role="status">{kept}</p>
+      <div class="mt-1"><KeptNote fields={words} /></div>
       <h2 class="mt-3 font-semibold">Address</h2>
       <label class="mt-1 flex items-start gap-2">
         <input
           type="checkbox"
           class="mt-0.5 size-4 accent-neutral"
           checked={file.hasOwnAddress}
-          onchange={(event) => void change({ hasOwnAddress: event.currentTarget.checked })}
+          onchange={(event) => void words.set(file, 'hasOwnAddress', event.currentTarget.checked)}
         />
         <span>On the public site even where no page links to it</span>
       </label>
@@ -135,13 +116,13 @@
       <div class="mt-5 flex gap-2">
         <a class="dk-button" href={address} download={file.fileName}>Download</a>
         {#if file.awaySince}
-          <button class="dk-button" onclick={() => void change({ isAway: false }, 'It is back.')}>Put back</button>
+          <span class="text-soft">Taken away; it waits 30 days.</span>
+          <button class="dk-button" onclick={() => void words.set(file, 'isAway', false)}>Put back</button>
         {:else}
-          <button class="dk-button" onclick={() => void change({ isAway: true }, 'Taken away; it waits 30 days.')}
-            >Take away</button
-          >
+          <button class="dk-button" onclick={() => void words.set(file, 'isAway', true)}>Take away</button>
         {/if}
       </div>
+      <FieldNote fields={words} field="isAway" />
     </aside>
   </div>
 {/if}

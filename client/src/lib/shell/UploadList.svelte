@@ -1,7 +1,9 @@
+<!-- Files on their way in, wherever one looks meanwhile: how far each got, what was refused, where it is now. -->
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
   import X from '@lucide/svelte/icons/x';
   import { count } from '$lib/model/words';
+  import { pickFiles } from '$lib/ui/pickFiles';
   import { uploads } from '$lib/media/uploads.svelte';
 
   const refused = $derived(uploads.list.filter((u) => u.state === 'refused'));
@@ -10,7 +12,13 @@
   const shown = $derived(
     [...refused, ...uploads.list.filter((u) => u.state === 'sending'), ...done.toReversed()].slice(0, 40),
   );
+  async function again(upload: (typeof uploads.list)[number]) {
+    const [file] = await pickFiles({ many: false });
+    if (file) uploads.retry(upload, file);
+  }
 </script>
+
+<svelte:window onbeforeunload={(event) => uploads.going > 0 && event.preventDefault()} />
 
 {#if uploads.list.length > 0}
   <section
@@ -24,6 +32,7 @@
           {count(done.length, 'file')} in{refused.length > 0 ? `, ${refused.length} refused` : ''}
         </span>
       </p>
+      {#if uploads.going > 0}<button class="dk-button" onclick={() => uploads.stop()}>Stop</button>{/if}
       <button class="dk-button bare" onclick={() => uploads.clear()}>Clear the list<X size={14} /></button>
     </div>
     <ul>
@@ -36,11 +45,17 @@
             {#if upload.sent === 1}<span class="text-quiet">measuring</span>{/if}
           {:else if upload.state === 'refused'}
             <span class="dk-problem flex-1">{upload.sentence}</span>
-            <button class="dk-button" onclick={() => uploads.retry(upload)}>Try again</button>
+            {#if upload.isChanged}
+              <button class="dk-button" onclick={() => void again(upload)}>Choose it again</button>
+            {:else}
+              <button class="dk-button" onclick={() => uploads.retry(upload)}>Try again</button>
+            {/if}
           {:else}
             <span class="flex items-center gap-1.5 text-quiet"
               ><Check size={14} />{upload.sentence || 'in the library'}</span
             >
+            {#if upload.id}<a class="dk-link" href="/library?at={upload.id}">show it</a>
+            {:else if upload.otherId}<a class="dk-link" href="/library/files/{upload.otherId}">show it</a>{/if}
           {/if}
         </li>
       {/each}

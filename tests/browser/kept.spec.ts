@@ -1,0 +1,144 @@
+import type { Page } from '@playwright/test';
+import { expect, takeIn, test } from './dekoro';
+
+type Words = Record<'title' | 'alt' | 'caption' | 'credit' | 'keywords' | 'folder', string>;
+const wordsOf = async (url: string, id: string) =>
+  ((await (await fetch(`${url}/api/files/${id}`)).json()) as { file: { words: Words } }).file.words;
+const sheetOf = (page: Page) => page.getByRole('complementary', { name: 'Picture' });
+/** The answers come later than the next key. */
+const slowly = (page: Page) =>
+  page.route('**/api/files/**', async (route) => {
+    if (route.request().method() === 'PATCH') await new Promise((done) => setTimeout(done, 400));
+    await route.continue();
+  });
+
+test('A row of the list that is typed along faster than the answers come is kept to the last cell', async ({
+  page,
+  own,
+}) => {
+  const [one, two] = await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
+  await page.goto(`${own.url}/library?list`);
+  await slowly(page);
+  for (const [round, file] of [one!, two!].entries()) {
+    await page.getByLabel(`Title of ${file.name}`).click();
+    await page.keyboard.press('Control+A');
+    for (const word of ['title', 'alt', 'caption', 'credit', 'keywords', 'folder']) {
+      await page.keyboard.type(`${word} ${round}`, { delay: 10 });
+      await page.keyboard.press('Tab');
+    }
+  }
+  for (const [round, file] of [one!, two!].entries())
+    await expect
+      .poll(async () => await wordsOf(own.url, file.id!))
+      .toMatchObject({
+        title: `title ${round}`,
+        alt: `alt ${round}`,
+        caption: `caption ${round}`,
+        credit: `credit ${round}`,
+        keywords: `keywords ${round}`,
+        folder: `folder ${round}`,
+      });
+  await expect(page.getByText('changed elsewhere')).toHaveCount(0);
+});
+
+test('Fields of a picture and its keep area, moved by held keys, are kept one after the other with no false alarm', async ({
+  page,
+  own,
+}) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  await page.goto(`${own.url}/library`);
+  await slowly(page);
+  await page.locator(`[data-picture="${reel!.id}"]`).click();
+  const sheet = sheetOf(page);
+  await sheet.getByRole('slider', { name: /^Keep area/ }).focus();
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
+  for (const [name, text] of [
+    ['Title', 'Reel'],
+    ['Alt text', 'A reel of line'],
+    ['Caption', 'By the door'],
+    ['Credit', 'Renn'],
+  ] as const) {
+    await sheet.getByLabel(name).click();
+    await page.keyboard.press('Control+A');
+    await page.keyboard.type(text);
+  }
+  await expect(sheet.getByText('Kept.')).toBeVisible();
+  await expect
+    .poll(() => wordsOf(own.url, reel!.id!))
+    .toMatchObject({ title: 'Reel', alt: 'A reel of line', caption: 'By the door', credit: 'Renn' });
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('What is typed into a field outlives Escape, a reload, another picture and the way back', async ({
+  page,
+  own,
+}) => {
+  const [reel, lanterns] = await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
+  await page.goto(`${own.url}/library`);
+  await page.locator(`[data-picture="${reel!.id}"]`).click();
+  await sheetOf(page).getByLabel('Caption').fill('Reloaded at once');
+  await page.reload();
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).caption).toBe('Reloaded at once');
+
+  await page.locator(`[data-picture="${reel!.id}"]`).click();
+  await sheetOf(page).getByLabel('Credit').fill('Ana Verhulst');
+  await page.locator(`[data-picture="${lanterns!.id}"]`).click();
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).credit).toBe('Ana Verhulst');
+
+  await page.getByRole('button', { name: 'Words round' }).click();
+  await page.getByRole('dialog').getByLabel('Caption').fill('Escaped from');
+  await page.keyboard.press('Escape');
+  await expect
+    .poll(async () => (await Promise.all([reel!, lanterns!].map((f) => wordsOf(own.url, f.id!)))).map((w) => w.caption))
+    .toContain('Escaped from');
+});
+
+test('Where two windows typed into one field both texts are shown, and a person decides; other fields are not asked about', async ({
+  page,
+  own,
+}) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  const other = await page.context().newPage();
+  for (const window of [page, other]) {
+    await window.goto(`${own.url}/library`);
+    await window.locator(`[data-picture="${reel!.id}"]`).click();
+    await expect(sheetOf(window).getByLabel('Caption')).toBeVisible();
+  }
+  // Both have typed before either knows of the other.
+  await page.route('**/api/files/**', async (route) => {
+    if (route.request().method() === 'PATCH') await new Promise((done) => setTimeout(done, 2500));
+    await route.continue();
+  });
+  await sheetOf(page).getByLabel('Caption').fill('Mine');
+  await sheetOf(page).getByLabel('Credit').fill('Renn');
+  await sheetOf(other).getByLabel('Caption').fill('Theirs');
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).caption).toBe('Theirs');
+  await expect(sheetOf(page).getByRole('alert')).toContainText('“Theirs”');
+  await expect(sheetOf(page).getByLabel('Caption')).toHaveValue('Mine');
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).credit).toBe('Renn');
+  expect((await wordsOf(own.url, reel!.id!)).caption).toBe('Theirs');
+  await sheetOf(page).getByRole('button', { name: 'keep mine' }).click();
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).caption).toBe('Mine');
+});
+
+test('A value that is refused stays in its field with its sentence, and stops no other; without a line nothing is lost', async ({
+  page,
+  own,
+}) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  await page.goto(`${own.url}/library`);
+  await page.locator(`[data-picture="${reel!.id}"]`).click();
+  const sheet = sheetOf(page);
+  await sheet.getByLabel('Title').fill('');
+  await sheet.getByLabel('Caption').fill('Goes through');
+  await expect(sheet.getByRole('alert')).toContainText('title');
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).caption).toBe('Goes through');
+  await sheet.getByLabel('Title').fill('A reel');
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).title).toBe('A reel');
+
+  await page.context().setOffline(true);
+  await sheet.getByLabel('Credit').fill('Renn');
+  await expect(sheet.getByText('cannot be reached')).toBeVisible();
+  await page.context().setOffline(false);
+  await expect.poll(async () => (await wordsOf(own.url, reel!.id!)).credit).toBe('Renn');
+});
