@@ -54,6 +54,10 @@ public static partial class LinkReader
             var scheme = slash.Groups[1].Value.ToLowerInvariant();
             return Web($"{scheme}://{text[slash.Length..]}", $"Mended the slashes after {scheme}:", site);
         }
+        if (BareScheme().IsMatch(text))
+            return LinkReading.Refused(
+                "The name of the site is missing: type all of the address, like https://example.org/page."
+            );
         if (WebScheme().IsMatch(text))
             return Web(text, null, site);
         if (Scheme().Match(text) is { Success: true } other && !HostAndPort().IsMatch(text))
@@ -86,11 +90,15 @@ public static partial class LinkReader
                 "The address holds a user name or password, which every visitor would see: take out what "
                     + "stands before the @."
             );
-        if (site.OwnHosts.Contains(uri.Authority) && site.PageAt(uri.AbsolutePath) is { } page)
-            return LinkReading.Of(
-                new Link.Page(page, uri.Fragment.Length > 1 ? uri.Fragment[1..] : null),
-                Joined(repair, "Read as a page of this site.")
-            );
+        if (site.OwnHosts.Contains(uri.Authority))
+            return site.PageAt(uri.AbsolutePath) is { } page
+                ? LinkReading.Of(
+                    new Link.Page(page, uri.Fragment.Length > 1 ? uri.Fragment[1..] : null),
+                    Joined(repair, "Read as a page of this site.")
+                )
+                : LinkReading.Refused(
+                    $"“{Short(address)}” is an address of Dekoro itself, which no visitor reaches: choose a page."
+                );
         return LinkReading.Of(new Link.Web(uri.AbsoluteUri), repair);
     }
 
@@ -161,6 +169,9 @@ public static partial class LinkReader
 
     [GeneratedRegex(@"[^\d+]")]
     private static partial Regex NotDialled();
+
+    [GeneratedRegex(@"^https?:/*$", RegexOptions.IgnoreCase)]
+    private static partial Regex BareScheme();
 
     [GeneratedRegex(@"^https?://[^/]", RegexOptions.IgnoreCase)]
     private static partial Regex WebScheme();

@@ -134,5 +134,15 @@ public static class PagePlanner
             .Select(part => part.Run.Link)
             .OfType<string>()
             .Distinct()
-            .ToImmutableDictionary(link => link, link => LinkReader.Read(link, addresses));
+            .ToImmutableDictionary(link => link, link => Here(LinkReader.Read(link, addresses), page));
+
+    /// <summary>A place of this page has to be on it.</summary>
+    private static LinkReading Here(LinkReading reading, Document page) =>
+        reading.Link is not Link.Here here
+        || here.Id is "content" or "news"
+        || page.All.Any(block => block.Id == here.Id)
+            ? reading
+            : LinkReading.Refused(
+                $"Nothing on this page is named “{here.Id}”: choose one of its headings, or another place."
+            );
 }

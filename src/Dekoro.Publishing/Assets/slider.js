@@ -39,8 +39,9 @@ function start(set) {
   [before.className, after.className] = ['arrow before', 'arrow after'];
   const pause = button('', () => {
     stopped = !stopped;
-    // Asked to play, it plays, wherever the pointer is.
+    // Asked to play, it plays, wherever the pointer is; from its end anew.
     if (!stopped) over = false;
+    if (!stopped && ended()) go(back ? stops().length - 1 : 0);
     wait();
   });
   const marks = document.createElement('span');
@@ -85,10 +86,13 @@ function start(set) {
     row.style.scrollSnapType = '';
   };
   const runs = () => plays && !stopped && !over && seen && !document.hidden && !still.matches && !framed && stops().length > 1;
+  const ended = () => !loops && at === (back ? 0 : stops().length - 1);
   const stay = () => (shuffles && here(stays).length === order.length ? here(stays)[order[at]] : here(stays)[at]) ?? 0;
 
   function wait() {
     clearTimeout(timer);
+    // At its end nothing moves any more.
+    if (plays && ended()) stopped = true;
     pause.textContent = stopped ? 'Play' : 'Pause';
     pause.hidden = still.matches;
     // What moves by itself is not read out each time.

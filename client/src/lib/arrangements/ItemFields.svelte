@@ -7,6 +7,7 @@ and what stands over it. -->
   import LinkField from '$lib/fields/LinkField.svelte';
   import PictureLink from '$lib/fields/PictureLink.svelte';
   import InsteadFields from './InsteadFields.svelte';
+  import TextField from '$lib/fields/TextField.svelte';
   import NumberField from '$lib/fields/NumberField.svelte';
   import type { Item, Opened } from './opened.svelte';
 
@@ -82,15 +83,13 @@ and what stands over it. -->
     {#if dated}<span class="col-span-2 {dated.isShown ? '' : 'text-soft'}">{dated.words}</span>{/if}
   </fieldset>
   {#if item.asset !== ''}
-    <label class="dk-label"
-      >Alt text<input
-        class="dk-field"
-        disabled={item.decorative}
-        value={item.alt ?? ''}
-        placeholder={library?.alt || 'none in the library'}
-        onchange={(event) => set({ alt: event.currentTarget.value.trim() || null })}
-      /></label
-    >
+    <TextField
+      label="Alt text"
+      disabled={item.decorative}
+      value={item.alt ?? ''}
+      placeholder={library?.alt || 'none in the library'}
+      onset={(alt) => set({ alt: alt || null })}
+    />
     <label class="flex min-h-6 items-center gap-1.5"
       ><input
         type="checkbox"
@@ -98,27 +97,16 @@ and what stands over it. -->
         onchange={(event) => set({ decorative: event.currentTarget.checked })}
       />decorative</label
     >
-    <label class="dk-label"
-      >Caption<input
-        class="dk-field"
-        value={item.captionSource === 'own' ? item.caption : ''}
-        placeholder="as for the whole set"
-        onchange={(event) => {
-          const caption = event.currentTarget.value.trim();
-          set({ caption, captionSource: caption ? 'own' : null });
-        }}
-      /></label
-    >
+    <TextField
+      label="Caption"
+      value={item.captionSource === 'own' ? (item.caption ?? '') : ''}
+      placeholder="as for the whole set"
+      onset={(caption) => set({ caption, captionSource: caption ? 'own' : null })}
+    />
   {/if}
   {#if slides}
     {#each over as [name, label] (name)}
-      <label class="dk-label"
-        >{label}<input
-          class="dk-field"
-          value={item[name]}
-          onchange={(event) => set({ [name]: event.currentTarget.value.trim() })}
-        /></label
-      >
+      <TextField {label} value={item[name] ?? ''} onset={(text) => set({ [name]: text })} />
     {/each}
     {#if item.button}
       <div>

@@ -50,6 +50,16 @@
     if (next) scroller?.querySelector<HTMLElement>(`[data-picture="${CSS.escape(next)}"]`)?.focus();
   }
 
+  /** The focus stays on the button, wherever its picture went; at the end on the way back. */
+  async function move(id: string, i: number, by: -1 | 1) {
+    opened.move(i, by);
+    await tick();
+    const moved = scroller?.querySelector(`[data-picture="${CSS.escape(id)}"]`)?.parentElement;
+    const [earlier, later] = moved?.querySelectorAll<HTMLButtonElement>('button.bare') ?? [];
+    const [meant, other] = by < 0 ? [earlier, later] : [later, earlier];
+    (meant?.disabled ? other : meant)?.focus();
+  }
+
   function keys(event: KeyboardEvent, id: string) {
     if (event.key === ' ') choosing.turn(id);
     else if (event.key === 'Delete' && !follows) void takeOut(choosing.ids.size > 0 ? choosing.ids : new Set([id]), id);
@@ -58,12 +68,16 @@
   }
 </script>
 
-{#if !follows && items.length > 1}
-  <div class="mb-1.5 flex flex-wrap items-center gap-1.5" role="group" aria-label="Sort by">
-    <span class="text-quiet">Sort by</span>
-    {#each entriesOf(orders) as [by, name] (by)}
-      <button class="dk-button" onclick={() => opened.sort(opened.look!.orders[by])}>{name}</button>
-    {/each}
+{#if !follows}
+  <div class="mb-1.5 flex flex-wrap items-center gap-1.5">
+    {#if items.length > 1}
+      <div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Sort by">
+        <span class="text-quiet">Sort by</span>
+        {#each entriesOf(orders) as [by, name] (by)}
+          <button class="dk-button" onclick={() => opened.sort(opened.look!.orders[by])}>{name}</button>
+        {/each}
+      </div>
+    {/if}
     {#if opened.wish!.kind !== 'gallery'}
       <button class="dk-button" onclick={() => opened.addWords()}>Slide of words</button>
     {/if}
@@ -138,18 +152,18 @@
             class="dk-button bare"
             aria-label="Move “{title}” earlier"
             disabled={i === 0}
-            onclick={() => opened.move(i, -1)}><ArrowLeft size={14} /></button
+            onclick={() => void move(one.id, i, -1)}><ArrowLeft size={14} /></button
           >
           <button
             class="dk-button bare"
             aria-label="Move “{title}” later"
             disabled={i === items.length - 1}
-            onclick={() => opened.move(i, 1)}><ArrowRight size={14} /></button
+            onclick={() => void move(one.id, i, 1)}><ArrowRight size={14} /></button
           >
           <button
             class="dk-button bare"
             aria-label="Take “{title}” out"
-            onclick={() => opened.takeOut(new Set([one.id]))}><X size={14} /></button
+            onclick={() => void takeOut(new Set([one.id]), one.id)}><X size={14} /></button
           >
         </div>
       </div>

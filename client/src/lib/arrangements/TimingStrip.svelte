@@ -42,7 +42,8 @@
     const by = { ArrowLeft: -500, ArrowDown: -500, ArrowRight: 500, ArrowUp: 500 }[event.key];
     if (!by) return;
     event.preventDefault();
-    setStay(i, timing.staysMs[i]! + by);
+    // From what was set last, not from what the server has drawn so far: quick presses all count.
+    setStay(i, ((own && shown[i]?.stayMs) || slider.stayMs) + by);
   }
 
   function run() {

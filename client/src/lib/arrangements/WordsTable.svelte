@@ -38,6 +38,15 @@
     }
   }
 
+  const setCaption = (item: Item, text: string) =>
+    opened.setItem(item.id, { caption: text, captionSource: text ? 'own' : null });
+
+  /** Kept in this browser as it is typed. */
+  async function typeTitle(item: Item, title: string) {
+    const { file } = await queryClient.fetchQuery(onePicture(item.asset));
+    pictures.of(item.asset).type(file, 'title', title);
+  }
+
   async function setLink(item: Item, typed: string) {
     problem = null;
     if (!typed) return opened.setItem(item.id, { linkKind: 'none', linkTarget: '' });
@@ -63,7 +72,15 @@
   }
 </script>
 
-{#snippet cell(item: Item, column: string, value: string, shows: string, whose: string, set: (text: string) => void)}
+{#snippet cell(
+  item: Item,
+  column: string,
+  value: string,
+  shows: string,
+  whose: string,
+  set: (text: string) => void,
+  type?: (text: string) => void,
+)}
   <td class="border-b border-hair py-1 pr-3 align-top">
     <input
       class="dk-field"
@@ -72,6 +89,7 @@
       aria-label="{column} of “{opened.titleOf(item)}”"
       {value}
       placeholder={shows}
+      oninput={(event) => type?.(event.currentTarget.value)}
       onchange={(event) => set(event.currentTarget.value.trim())}
     />
     <span class={whose === 'missing' ? 'text-soft' : 'text-quiet'}>{whose}</span>
@@ -109,6 +127,7 @@
             'none',
             'library, everywhere',
             (title) => void setTitle(item, title),
+            (title) => void typeTitle(item, title),
           )}
           {@render cell(
             item,
@@ -117,6 +136,7 @@
             words?.alt || 'none',
             from[words?.altFrom ?? 'missing'],
             (text) => opened.setItem(item.id, { alt: text || null }),
+            (text) => opened.setItem(item.id, { alt: text.trim() || null }),
           )}
           {@render cell(
             item,
@@ -126,7 +146,8 @@
             words?.captionFrom === 'library'
               ? `library, ${words.captionSource}`
               : from[words?.captionFrom ?? 'missing'],
-            (text) => opened.setItem(item.id, { caption: text, captionSource: text ? 'own' : null }),
+            (text) => setCaption(item, text),
+            (text) => setCaption(item, text.trim()),
           )}
           {@render cell(
             item,

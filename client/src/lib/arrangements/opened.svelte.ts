@@ -26,6 +26,8 @@ export class Opened {
   kept = $state(0);
   /** What another window kept meanwhile; nothing is kept here until it is chosen. */
   theirs = $state.raw<Schemas['ArrangementResponse'] | null>(null);
+  /** Told of every step that can be taken back. */
+  onstep: (() => void) | null = null;
   /** Items that are chosen together, by id. */
   readonly choosing = new Choosing();
   private before = $state.raw<Values[]>([]);
@@ -85,7 +87,13 @@ export class Opened {
   }
 
   setItem(id: string, change: Partial<Item>) {
-    this.setItems((this.wish?.items ?? []).map((item) => (item.id === id ? { ...item, ...change } : item)));
+    if (!this.wish) return;
+    const items = this.wish.items.map((item) => (item.id === id ? { ...item, ...change } : item));
+    this.set({ ...this.wish, items }, `${id} ${Object.keys(change).join()}`);
+  }
+
+  setName(name: string) {
+    if (this.wish) this.set({ ...this.wish, name }, 'name');
   }
 
   /** A slide of words alone. */
@@ -169,6 +177,7 @@ export class Opened {
     const goesOn = of !== '' && of === this.last.of && Date.now() - this.last.at < oneStepMs;
     this.last = { of, at: Date.now() };
     if (!goesOn) this.before = [...this.before, this.wish].slice(-mostSteps);
+    if (!goesOn) this.onstep?.();
     this.after = [];
     this.wants(values);
   }

@@ -2,13 +2,10 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { onMount, untrack } from 'svelte';
-  import Redo from '@lucide/svelte/icons/redo-2';
-  import Undo from '@lucide/svelte/icons/undo-2';
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
   import { arrangementList } from '$lib/api/queries';
   import KindChoice from '$lib/arrangements/KindChoice.svelte';
-  import { Opened } from '$lib/arrangements/opened.svelte';
   import RunningOrder from '$lib/arrangements/RunningOrder.svelte';
   import { sizeWords } from '$lib/model/choices';
   import type { Desk } from './desk.svelte';
@@ -17,7 +14,7 @@
 
   let { desk, id, attrs }: { desk: Desk; id: string; attrs: ArrangementAttrs } = $props();
   const all = createQuery(arrangementList);
-  const opened = untrack(() => new Opened(attrs.arrangement));
+  const opened = untrack(() => desk.sets.of(attrs.arrangement));
   let failed = $state('');
   const reaches = ['column', 'wide', 'edge'] as const;
   const elsewhere = $derived(opened.look?.usedIn.filter((page) => page.id !== desk.id) ?? []);
@@ -54,9 +51,9 @@
         : 'On this page alone.'}
     </p>
     <div class="mt-2 flex flex-wrap gap-1.5">
-      <button class="dk-button main" onclick={() => (desk.drawerOpen = true)}>Add pictures</button>
-      <button class="dk-button" disabled={!opened.canUndo} onclick={opened.undo}><Undo size={14} />Back</button>
-      <button class="dk-button" disabled={!opened.canRedo} onclick={opened.redo}><Redo size={14} />Again</button>
+      {#if !opened.wish.follows}
+        <button class="dk-button main" onclick={() => (desk.drawerOpen = true)}>Add pictures</button>
+      {/if}
       <a class="dk-link self-center" href="/arrangements/{opened.id}">Open by itself</a>
     </div>
   {/if}

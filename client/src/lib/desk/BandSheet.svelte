@@ -13,6 +13,7 @@
 </script>
 
 <div class="border-b border-hair px-4 py-3"><PieceMoves {desk} name="Band" /></div>
+{#if desk.marks.kind !== 'band'}<WordsHere {desk} />{/if}
 <GroundFields {desk} {id} ground={band} name="band" />
 <WordsPlaceFields
   place={band}
@@ -20,4 +21,3 @@
   stands={look ? classes.map((c) => Math.round(look.on[c].heightCssPx)) : null}
   onset={(change) => desk.set(id, change)}
 />
-{#if desk.marks.kind !== 'band'}<WordsHere {desk} />{/if}

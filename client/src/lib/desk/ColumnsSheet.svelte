@@ -49,6 +49,7 @@
   </p>
   {#if desk.cells.said}<p class="dk-problem mt-1.5" role="alert">{desk.cells.said}</p>{/if}
 </div>
+{#if inWords}<WordsHere {desk} />{/if}
 <div class="border-b border-hair px-4 py-3">
   <h3 class="mb-2 font-semibold">In a row</h3>
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="Cells in a row">
@@ -151,4 +152,3 @@
     onset={(change) => desk.cells.set(piece.id, change)}
   />
 {/if}
-{#if inWords}<WordsHere {desk} />{/if}

@@ -10,7 +10,6 @@
   import ThroughWords from '$lib/media/ThroughWords.svelte';
   import { Choosing } from '$lib/ui/choosing.svelte';
   import PictureTile from '$lib/media/PictureTile.svelte';
-  import { uploads } from '$lib/media/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import { count, weight } from '$lib/model/words';
   import { classes } from '$lib/model/choices';
@@ -47,7 +46,6 @@
     () => query.trim(),
     () => through,
   );
-  const refused = $derived(uploads.list.filter((upload) => upload.state === 'refused'));
 
   const triedWords = $derived(
     desk.trial.figure && classes.map((c) => `${c} ${desk.trial.figure?.fits[c]?.word ?? 'hidden'}`).join(', '),
@@ -78,6 +76,8 @@
     if (desk.drawerOpen) {
       if (!field) return;
       field.focus();
+      // A pointer that rests where the drawer opens means nothing under it.
+      placed = true;
       // What is chosen stays in view in the room that is left, unless something else was clicked meanwhile.
       const chosen = untrack(() => desk.chosen);
       setTimeout(() => desk.chosen === chosen && desk.reveal(chosen), 60);
@@ -86,6 +86,8 @@
       untrack(() => {
         desk.trial.end(null);
         desk.media.inLine = false;
+        // The next place begins with all there is.
+        query = '';
       });
     }
   });
@@ -188,18 +190,6 @@
       {/if}
     {/if}
   </div>
-  {#if uploads.going > 0 || refused.length > 0}
-    <div class="border-t border-hair px-4 py-1" role="status">
-      {#if uploads.going > 0}<p>{count(uploads.going, 'file')} on the way</p>{/if}
-      {#each refused as upload (upload.key)}
-        <p class="dk-problem">
-          {upload.file.name}: {upload.sentence}
-          <button class="dk-link" onclick={() => uploads.retry(upload)}>try again</button>
-        </p>
-      {/each}
-      {#if uploads.going === 0}<button class="dk-link" onclick={() => uploads.clear()}>clear</button>{/if}
-    </div>
-  {/if}
   {#if desk.drawerOpen}
     {#if found.head && found.total === 0}
       <p class="border-t border-hair bg-base-200 p-4 text-read">
@@ -214,11 +204,17 @@
           class="block w-full cursor-pointer text-left"
           draggable="true"
           ondragstart={(event) => {
-            tryLater(null);
+            clearTimeout(trying);
+            desk.trial.on(null);
             event.dataTransfer?.setData('application/x-dekoro-picture', item.id);
           }}
           aria-pressed={choosing.ids.has(item.id)}
           onpointerenter={() => tryLater(item.id)}
+          onpointermove={() => {
+            if (!placed) return;
+            placed = false;
+            tryLater(item.id);
+          }}
           onpointerleave={() => tryLater(null)}
           onfocus={() => tryLater(item.id)}
           onblur={() => tryLater(null)}

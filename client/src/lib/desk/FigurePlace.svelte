@@ -26,10 +26,16 @@
   const takesSide = $derived(choices?.side ?? true);
   const mayBeside = $derived(choices?.beside ?? true);
   let typed = $state<string | null>(null);
+  let problem = $state('');
   const takePx = () => {
-    const px = Number.parseInt(typed ?? '', 10);
+    const [text, { leastPx, mostPx }] = [(typed ?? '').trim(), desk.site.limits];
+    const px = Number(text.replace(/\s*px$/i, ''));
+    problem = '';
+    if (text === '') return void (typed = null);
+    if (!Number.isInteger(px) || px < leastPx || px > mostPx)
+      return void (problem = `A width in px, from ${leastPx} to ${mostPx}; for a share choose third, half or column.`);
     typed = null;
-    if (Number.isFinite(px)) set({ size: Math.min(desk.site.limits.mostPx, Math.max(desk.site.limits.leastPx, px)) });
+    set({ size: px });
   };
 </script>
 
@@ -89,6 +95,7 @@
     text beside
   </label>
 </div>
+{#if problem}<p class="dk-problem mt-1" role="alert">{problem}</p>{/if}
 {#if !takesSide}
   <p class="mt-1.5 text-quiet">It is wider than the column of text: it has no side, and no text beside it.</p>
 {:else if figure.beside && mayBeside && beside && !beside[desk.widthClass]}

@@ -1,11 +1,11 @@
 <!-- The page itself at the ruler's width, drawn smaller where it does not fit, and over it what the desk draws. -->
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { filesOf, folderOf } from '$lib/media/uploads.svelte';
   import type { Desk } from './desk.svelte';
   import type { Gap } from './editor/commands';
   import AddHere from './AddHere.svelte';
   import Chosen from './Chosen.svelte';
+  import { takeDrops, takePastes } from './drops';
   import { gapsOf, nearest } from './geometry';
   import { holdStill } from '$lib/ui/holdStill';
   import { restyle } from '$lib/ui/restyle';
@@ -38,8 +38,17 @@
     // Before the editor, which knows some of these keys by other meanings.
     inside.addEventListener('keydown', onkey, true);
     frameKeys(inside, desk);
+    // On the desk the page's own "To the content" leads into its words.
+    inside.querySelector('a[href="#content"]')?.addEventListener('click', (event) => {
+      event.preventDefault();
+      desk.writeAt(null);
+    });
     inside.addEventListener('mousedown', (event) => pressPaper(event, column), true);
-    takeDrops(inside, column);
+    takeDrops(inside, column, desk, (now) => {
+      dropping = now.dropping;
+      line = now.line;
+    });
+    takePastes(inside, desk);
   }
 
   /** A press on the paper beside or below the words means them: the browser alone would take the caret away. */
@@ -58,79 +67,6 @@
     const gap = nearest(gapsOf(column), y);
     const near = gap && Math.abs(gap.y - y) < 9 && x > bounds.left && x < bounds.right;
     line = near ? gap : null;
-  }
-
-  function takeDrops(inside: Document, column: Element) {
-    const takes = (data: DataTransfer | null) =>
-      data?.types.some((type) =>
-        ['Files', 'application/x-dekoro-picture', 'application/x-dekoro-piece'].includes(type),
-      );
-    const cellUnder = (event: DragEvent) =>
-      (event.target as Element).closest?.<HTMLElement>('.cell[data-block]') ?? null;
-    // After the editor, which clears what others have said of the drag.
-    inside.addEventListener('dragstart', (event) => {
-      const block = (event.target as Element).closest?.<HTMLElement>('figure[data-block]');
-      if (block) event.dataTransfer?.setData('application/x-dekoro-piece', block.dataset.block ?? '');
-    });
-    inside.addEventListener(
-      'dragover',
-      (event) => {
-        if (!takes(event.dataTransfer)) return;
-        event.preventDefault();
-        event.stopPropagation();
-        dropping = true;
-        const cell = cellUnder(event);
-        for (const one of inside.querySelectorAll('.cell.dk-over')) if (one !== cell) one.classList.remove('dk-over');
-        cell?.classList.add('dk-over');
-        line = cell ? null : nearest(gapsOf(column), event.clientY);
-      },
-      true,
-    );
-    inside.addEventListener('dragleave', (event) => event.relatedTarget || ((dropping = false), (line = null)), true);
-    inside.addEventListener(
-      'drop',
-      async (event) => {
-        const data = event.dataTransfer;
-        if (!takes(data) || !data) return;
-        event.preventDefault();
-        event.stopPropagation();
-        const gap = nearest(gapsOf(column), event.clientY) ?? { after: null };
-        dropping = false;
-        line = null;
-        const cell = cellUnder(event);
-        cell?.classList.remove('dk-over');
-        const columns = cell?.parentElement?.dataset.block;
-        const picture = data.getData('application/x-dekoro-picture');
-        const piece = data.getData('application/x-dekoro-piece');
-        if (cell && columns) {
-          if (piece) desk.cells.moveInto(columns, cell.dataset.block!, piece);
-          else if (picture) desk.cells.fill(columns, [picture], cell.dataset.block);
-          else void desk.cells.fillFiles(columns, await filesOf(data), cell.dataset.block);
-        } else if (picture) desk.media.place([picture], gap);
-        else if (piece) desk.moves.to(piece, gap);
-        else {
-          // A folder is one thing, and stays one.
-          const folder = folderOf(data);
-          const files = await filesOf(data);
-          void (folder ? desk.media.placeFilesTogether(files, folder, gap) : desk.media.placeFiles(files, gap));
-        }
-      },
-      true,
-    );
-    inside.addEventListener(
-      'paste',
-      (event) => {
-        const files = [...(event.clipboardData?.files ?? [])];
-        const html = event.clipboardData?.getData('text/html') ?? '';
-        // Pieces of a page of ours are the editor's own to paste; so are words alone.
-        const bringsPictures = /<img\b/i.test(html) && !html.includes('data-pm-slice');
-        if (files.length === 0 && !bringsPictures) return;
-        event.preventDefault();
-        event.stopPropagation();
-        void (bringsPictures ? desk.media.placePasted(html) : desk.media.placeFiles(files));
-      },
-      true,
-    );
   }
 
   onMount(() => () => desk.destroy());

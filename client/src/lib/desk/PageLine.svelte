@@ -34,12 +34,18 @@
     aria-label="History"
     title="History: how the page stood before"><History size={16} /></button
   >
-  <button class="dk-button bare" disabled={!desk.canUndo} onclick={desk.undo} aria-label="Undo" title="Undo (Ctrl+Z)">
+  <button
+    class="dk-button bare"
+    disabled={!desk.deeds.canUndo}
+    onclick={desk.undo}
+    aria-label="Undo"
+    title="Undo (Ctrl+Z)"
+  >
     <Undo size={16} />
   </button>
   <button
     class="dk-button bare"
-    disabled={!desk.canRedo}
+    disabled={!desk.deeds.canRedo}
     onclick={desk.redo}
     aria-label="Redo"
     title="Redo (Ctrl+Shift+Z)"

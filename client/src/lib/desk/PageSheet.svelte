@@ -1,5 +1,6 @@
 <!-- With nothing chosen: the page as a column of small pieces to reorder, and the page's own fields. -->
 <script lang="ts">
+  import { tick } from 'svelte';
   import ArrowDown from '@lucide/svelte/icons/arrow-down';
   import ArrowUp from '@lucide/svelte/icons/arrow-up';
   import { dndzone, type DndEvent } from 'svelte-dnd-action';
@@ -27,6 +28,26 @@
     const i = event.detail.items.findIndex((piece) => piece.id === event.detail.info.id);
     dragged = null;
     desk.moves.to(event.detail.info.id, { after: event.detail.items[i - 1]?.id ?? null });
+  }
+
+  const isWords = (piece: Piece) =>
+    !piece.figure &&
+    !piece.band &&
+    !piece.arrangement &&
+    !piece.files &&
+    !piece.columns &&
+    piece.kind !== 'horizontalRule';
+
+  /** The map stays, and the focus on the button: the same press again moves on. */
+  async function moveHere(event: MouseEvent, id: string, by: -1 | 1) {
+    const button = event.currentTarget as HTMLButtonElement;
+    const label = button.getAttribute('aria-label');
+    desk.moves.by(id, by);
+    desk.choose(null);
+    await tick();
+    const row = document.querySelector<HTMLElement>(`[data-map="${CSS.escape(id)}"]`);
+    const can = [...(row?.querySelectorAll<HTMLButtonElement>('button:not(:disabled)') ?? [])];
+    (can.find((one) => one.getAttribute('aria-label') === label) ?? can[0])?.focus();
   }
 
   async function letGo(old: string) {
@@ -59,7 +80,7 @@
     onfinalize={drop}
   >
     {#each pieces as piece, i (piece.id)}
-      <li class="group flex items-center gap-1 rounded-[3px] hover:bg-base-200">
+      <li data-map={piece.id} class="group flex items-center gap-1 rounded-[3px] hover:bg-base-200">
         <a
           href="#{piece.id}"
           draggable="false"
@@ -67,6 +88,8 @@
           onclick={(event) => {
             event.preventDefault();
             desk.choose(piece.id);
+            // Words that hold nothing have nothing to be chosen: the caret goes into them.
+            if (isWords(piece)) desk.enter(piece.id);
           }}
         >
           {#if piece.figure && !piece.figure.asset}
@@ -127,13 +150,13 @@
             class="dk-button bare min-h-6 px-0.5"
             disabled={i === 0}
             aria-label="Move up"
-            onclick={() => desk.moves.by(piece.id, -1)}><ArrowUp size={14} /></button
+            onclick={(event) => void moveHere(event, piece.id, -1)}><ArrowUp size={14} /></button
           >
           <button
             class="dk-button bare min-h-6 px-0.5"
             disabled={i === pieces.length - 1}
             aria-label="Move down"
-            onclick={() => desk.moves.by(piece.id, 1)}><ArrowDown size={14} /></button
+            onclick={(event) => void moveHere(event, piece.id, 1)}><ArrowDown size={14} /></button
           >
         </span>
       </li>

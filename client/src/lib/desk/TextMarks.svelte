@@ -3,6 +3,7 @@
   import Bold from '@lucide/svelte/icons/bold';
   import Image from '@lucide/svelte/icons/image';
   import Italic from '@lucide/svelte/icons/italic';
+  import { getMarkRange } from '@tiptap/core';
   import type { Desk } from './desk.svelte';
   import { textKinds } from '$lib/model/choices';
   import LinkField from '$lib/fields/LinkField.svelte';
@@ -25,11 +26,19 @@
     else if (kind === 'blockquote') out.setParagraph().toggleBlockquote().run();
     else out.setParagraph().toggleList(kind, 'listItem').run();
   }
-  const link = (href: string | null) => {
-    const chain = desk.editor?.chain().focus().extendMarkRange('link');
-    if (href) chain?.setMark('link', { href }).run();
-    else chain?.unsetMark('link').run();
+  /** For the words that were marked as the link was typed, whatever is marked when its answer comes. */
+  const linking = (from: number, to: number) => (href: string | null) => {
+    const editor = desk.editor;
+    if (!editor) return;
+    const type = editor.schema.marks.link!;
+    const range = from === to ? getMarkRange(editor.state.doc.resolve(from), type) : { from, to };
+    if (!range) return;
+    const tr = editor.state.tr.removeMark(range.from, range.to, type);
+    editor.view.dispatch(href ? tr.addMark(range.from, range.to, type.create({ href })) : tr);
   };
+  const headings = $derived(
+    [...desk.pieces, ...desk.inner].filter((piece) => piece.kind.startsWith('heading') && piece.text.trim() !== ''),
+  );
 </script>
 
 <div class="border-b border-hair px-4 py-3">
@@ -76,5 +85,11 @@
 </div>
 <div class="px-4 py-3">
   <h3 class="mb-2 font-semibold">Link</h3>
-  <LinkField value={marks.link ?? ''} onset={link} hint="Mark words on the page, then type where they lead." />
+  <LinkField
+    of="{marks.from} {marks.to}"
+    value={marks.link ?? ''}
+    {headings}
+    onset={linking(marks.from, marks.to)}
+    hint="Mark words on the page, then type where they lead."
+  />
 </div>

@@ -30,7 +30,7 @@ export class Cells {
   }
 
   async fillFiles(columns: string, files: File[], fromCell: string | null = null) {
-    const ids = (await uploads.add(files)).filter((id) => id !== null);
+    const ids = (await uploads.add(files, (id) => this.fill(columns, [id]))).filter((id) => id !== null);
     if (ids.length > 0) this.fill(columns, ids, fromCell);
   }
 
@@ -116,6 +116,9 @@ const pictureIn = (cell: PmNode): { node: PmNode; offset: number } | null => {
   return found;
 };
 
+/** Neither picture nor words. */
+const isEmpty = (cell: PmNode) => !pictureIn(cell) && cell.textContent.trim() === '';
+
 /** @returns the step, and how many pictures found no cell. */
 function filledWith(
   { tr, schema }: EditorState,
@@ -129,7 +132,7 @@ function filledWith(
   columns.node.forEach((cell, offset) => cells.push({ cell, pos: columns.pos + 1 + offset }));
   const named = cells.findIndex(({ cell }) => cell.attrs.id === fromCell);
   const inOrder = named < 0 ? cells : [...cells.slice(named), ...cells.slice(0, named)];
-  const targets = inOrder.filter(({ cell }, i) => (named >= 0 && i === 0) || !pictureIn(cell)).slice(0, assets.length);
+  const targets = inOrder.filter(({ cell }, i) => (named >= 0 && i === 0) || isEmpty(cell)).slice(0, assets.length);
   // All pictures of columns stand in one shape, the one that is there already.
   const shown = cells.map(({ cell }) => pictureIn(cell)?.node).find((figure) => figure !== undefined);
   const shape = shown ? (shown.attrs.shape as string | null) : firstShape;

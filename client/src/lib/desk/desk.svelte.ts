@@ -6,20 +6,21 @@ import type { Opened } from '$lib/arrangements/opened.svelte';
 import type { ButtonAttrs, ColumnsAttrs, FigureException, WidthClass } from '$lib/model/attrs';
 import { Autosave } from './autosave.svelte';
 import { Cells } from './cells.svelte';
+import { Deeds } from './deeds.svelte';
 import { at, choiceOf, holdsPicture, withAttributes, withException, withPage, type Gap } from './editor/commands';
+import { classAt } from './geometry';
 import { FigureViews } from './editor/figureView';
+import { marksOf, noMarks } from './editor/marks';
 import { isBlank, mount, writeAt } from './editor/mount';
+import { keepPast, takePast } from './editor/past';
+import { Runs } from './runs';
 import { chosenIn, piecesOf, type Piece } from './editor/pieces';
 import { InsertMedia } from './insertMedia.svelte';
 import { Moves } from './moves';
 import { Preview } from './preview.svelte';
 import { Session } from './session.svelte';
+import { Sets } from './sets';
 import { Trial } from './trial.svelte';
-
-export type Marks = { kind: string; bold: boolean; italic: boolean; link: string | null };
-
-/** Pieces that are no words: a caret in them says nothing of marks. */
-const wordless = ['figure', 'linePicture', 'files', 'arrangement'];
 
 /** A page opened on the desk: its document and what is chosen in it; what is done with it has a part of its own. */
 export class Desk {
@@ -39,7 +40,7 @@ export class Desk {
   chosen = $state<string | null>(null);
   /** The button whose words hold the caret. */
   button = $state.raw<ButtonAttrs | null>(null);
-  marks = $state.raw<Marks>({ kind: 'paragraph', bold: false, italic: false, link: null });
+  marks = $state.raw(noMarks);
   width = $state(1280);
   proofOn = $state(true);
   drawerOpen = $state(false);
@@ -47,11 +48,11 @@ export class Desk {
   gap = $state.raw<Gap | null>(null);
   /** The arrangement whose sheet is open: pictures from the drawer go into it. */
   openedSet = $state.raw<Opened | null>(null);
-  canUndo = $state(false);
-  canRedo = $state(false);
   /** Counts up whenever something on the page may have moved. */
   moved = $state(0);
   readonly autosave: Autosave;
+  readonly deeds = new Deeds();
+  readonly sets = new Sets(this.deeds);
   readonly session = new Session(this);
   readonly preview = new Preview(this);
   readonly trial = new Trial(this);
@@ -61,7 +62,10 @@ export class Desk {
   readonly views: FigureViews;
   editor: Editor | null = null;
   frame: HTMLIFrameElement | null = null;
+  /** The piece that the address names: chosen as the page opens. */
+  wanted: string | null = null;
   private following = false;
+  private readonly runs = new Runs();
   /** The words that hold the caret, inside a cell or band. */
   private caretIn: string | null = null;
   private lastBody: Schemas['DraftChange'] | null = null;
@@ -93,8 +97,7 @@ export class Desk {
   }
 
   get widthClass(): WidthClass {
-    const { desktopFromPx, tabletFromPx } = this.site.classes;
-    return this.width >= desktopFromPx ? 'desktop' : this.width >= tabletFromPx ? 'tablet' : 'phone';
+    return classAt(this.width, this.site.classes);
   }
 
   /** Mounts the editor into the page in the frame: its column becomes the text that is worked on. */
@@ -107,11 +110,17 @@ export class Desk {
     this.frame = frame;
     const left = this.autosave.takeLeft();
     const begun = left ? { ...left, path: left.path ?? '', summary: left.summary ?? '' } : draft;
-    this.editor = mount(inside, column, this.views, begun, (docChanged) => this.follow(docChanged));
+    let isReady = false;
+    this.editor = mount(inside, column, this.views, begun, (docChanged) => isReady && this.follow(docChanged));
+    this.deeds.begin(this.editor, takePast(this.id, this.editor));
+    isReady = true;
+    this.read(this.editor.state.doc);
     this.follow(false);
     void this.preview.ask();
     if (left) this.autosave.changed();
-    if (isBlank(this.editor)) this.writeAt(null);
+    if (this.wanted && this.at(this.wanted)) this.choose(this.wanted);
+    else if (isBlank(this.editor)) this.writeAt(null);
+    this.wanted = null;
   }
 
   /** Puts the caret where the paper was pressed; for null on the last line. */
@@ -124,6 +133,7 @@ export class Desk {
   destroy() {
     this.preview.end();
     if (this.editor) this.lastBody = this.body();
+    if (this.editor) keepPast(this.id, this.editor);
     void this.autosave.now();
     this.editor?.destroy();
     this.editor = null;
@@ -168,9 +178,8 @@ export class Desk {
   }
 
   /** A cell of columns as a place: its name to look through, and its width. */
-  cellOf({ inRow, extent }: ColumnsAttrs) {
-    return this.site.rows.find((row) => row.cells === inRow)?.reaches.find((reach) => reach.extent === extent);
-  }
+  cellOf = ({ inRow, extent }: ColumnsAttrs) =>
+    this.site.rows.find((row) => row.cells === inRow)?.reaches.find((reach) => reach.extent === extent);
 
   /** Columns or a band chosen as one thing, and not by a caret in their words. */
   get chosenWhole() {
@@ -204,7 +213,9 @@ export class Desk {
   /** Decisions of a piece, by its id. */
   set(id: string, change: object) {
     const piece = this.at(id);
-    if (this.editor && piece) this.editor.view.dispatch(withAttributes(this.editor.state, piece.pos, change));
+    if (!this.editor || !piece) return;
+    const run = this.runs.of(`${id} ${Object.keys(change).join()}`);
+    this.editor.view.dispatch(withAttributes(this.editor.state, piece.pos, change, run));
   }
 
   /** Changes what a figure has of its own at one width; undefined takes an exception back, null all of them. */
@@ -234,15 +245,14 @@ export class Desk {
     await this.preview.ask();
   }
 
-  undo = () => this.editor?.commands.undo();
-  redo = () => this.editor?.commands.redo();
+  undo = () => this.deeds.undo();
+  redo = () => this.deeds.redo();
 
   private follow(docChanged: boolean) {
     const editor = this.editor;
     if (!editor) return;
     const { doc, selection } = editor.state;
-    this.canUndo = editor.can().undo();
-    this.canRedo = editor.can().redo();
+    this.deeds.follow(editor);
     if (docChanged || this.pieces.length === 0) this.read(doc);
     this.followChoice(editor);
     if (docChanged && !(selection instanceof NodeSelection)) this.followAfterPaint();
@@ -260,13 +270,7 @@ export class Desk {
       this.chosen = (top?.attrs.id as string | undefined) ?? null;
     this.button = caret.parent.type.name === 'button' ? (caret.parent.attrs as ButtonAttrs) : null;
     this.caretIn = words && words !== top ? (words.attrs.id as string | null) : null;
-    if (!words || wordless.includes(words.type.name)) return;
-    this.marks = {
-      kind: words.type.name === 'heading' ? `heading${words.attrs.level}` : words.type.name,
-      bold: editor.isActive('bold'),
-      italic: editor.isActive('italic'),
-      link: editor.isActive('link') ? (editor.getAttributes('link').href as string) : null,
-    };
+    this.marks = (words && marksOf(editor, words)) ?? this.marks;
   }
 
   /**

@@ -1,4 +1,5 @@
-import type { Schemas } from '$lib/api/client';
+import type { Schemas, SiteLook } from '$lib/api/client';
+import type { WidthClass } from '$lib/model/attrs';
 import type { Gap } from './editor/commands';
 
 export type Box = { left: number; top: number; width: number; height: number };
@@ -47,3 +48,7 @@ export const nearest = (gaps: (Gap & { y: number })[], y: number) =>
     (best, gap) => (!best || Math.abs(gap.y - y) < Math.abs(best.y - y) ? gap : best),
     null,
   );
+
+/** The class of screens that a width belongs to. */
+export const classAt = (width: number, { desktopFromPx, tabletFromPx }: SiteLook['classes']): WidthClass =>
+  width >= desktopFromPx ? 'desktop' : width >= tabletFromPx ? 'tablet' : 'phone';

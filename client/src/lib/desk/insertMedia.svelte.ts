@@ -88,11 +88,33 @@ export class InsertMedia {
       await this.placeVideoFiles(videos, gap);
       files = files.filter((file) => !videos.includes(file));
     }
-    const ids = await uploads.add(files);
+    const at = gap;
+    const from = uploads.list.length;
+    const ids = await uploads.add(files, (id) => this.place([id], at));
     this.place(
       ids.filter((id) => id !== null),
-      gap,
+      at,
     );
+    this.placeOthers(
+      uploads.list.slice(from).flatMap(({ otherId }) => otherId ?? []),
+      at,
+    );
+  }
+
+  /** The first picture fills a place that waits; what comes besides goes after it. */
+  async fillPlace(id: string, files: File[]) {
+    const fill = ([first, ...rest]: string[]) => {
+      if (first) this.desk.set(id, { asset: first });
+      if (rest.length > 0) this.place(rest, { after: id });
+    };
+    fill((await uploads.add(files, (late) => fill([late]))).filter((one) => one !== null));
+  }
+
+  /** Documents and the like stand on a page as a table of files. */
+  private placeOthers(files: string[], gap: Gap) {
+    if (files.length === 0 || !this.desk.editor) return;
+    const { schema } = this.desk.editor.state;
+    this.insert([schema.node('files', { id: newId(), files: files.map((file) => ({ file, words: null })) })], gap);
   }
 
   /** Words with pictures from elsewhere: read and cleaned by the server, the pictures taken into the library. */

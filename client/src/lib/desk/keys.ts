@@ -1,4 +1,5 @@
 import type { Desk } from './desk.svelte';
+import { undoKey } from '$lib/ui/undoKey';
 import { askForKeys, letters } from '$lib/ui/letters.svelte';
 import { sides, sizes } from '$lib/model/choices';
 
@@ -20,12 +21,14 @@ function withControl(event: KeyboardEvent, desk: Desk, control: boolean): boolea
     desk.moves.by(desk.chosen, by);
     return true;
   }
+  const step = undoKey(event);
+  if (step) {
+    // What stands in a number's field is taken over first.
+    if (typingInField(event)) (event.target as HTMLElement).blur();
+    desk[step]();
+    return true;
+  }
   switch (event.key.toLowerCase()) {
-    case 'z':
-      if (typingInField(event)) return false;
-      if (event.shiftKey) desk.redo();
-      else desk.undo();
-      return true;
     case 'enter':
       desk.gap = desk.caretGap();
       return true;
@@ -41,9 +44,12 @@ function withControl(event: KeyboardEvent, desk: Desk, control: boolean): boolea
 function stepOut(desk: Desk): boolean {
   if (desk.trial.swapping) desk.trial.end(null);
   else if (desk.gap) desk.gap = null;
-  else if (desk.media.inLine) desk.drawerOpen = desk.media.inLine = false;
-  else if (desk.drawerOpen) desk.drawerOpen = false;
-  else if (desk.chosenPiece?.within) desk.choose(desk.chosenPiece.within);
+  else if (desk.drawerOpen) {
+    desk.drawerOpen = desk.media.inLine = false;
+    // Back to where the work was: the caret or what is chosen, else the tool itself.
+    if (desk.chosen) desk.editor?.view.focus();
+    else document.querySelector<HTMLElement>('[data-desk-sheet]')?.focus();
+  } else if (desk.chosenPiece?.within) desk.choose(desk.chosenPiece.within);
   else if (desk.chosen || desk.editor?.isFocused) {
     desk.choose(null);
     // Out of the page: the tool has the focus from here on, and its keys act.

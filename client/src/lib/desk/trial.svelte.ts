@@ -15,6 +15,8 @@ export class Trial {
   asset = $state<string | null>(null);
   /** Where, if not in a place that has a picture. */
   private gap: Gap | null = null;
+  /** How far the page was scrolled before anything was tried. */
+  private lookedAt: number | null = null;
 
   constructor(private readonly desk: Desk) {}
 
@@ -45,7 +47,14 @@ export class Trial {
     const gap = noGap ? null : (desk.gap ?? desk.caretGap());
     const now = this.swapping || gap ? asset : null;
     if (this.asset === now) return;
+    const view = desk.frame?.contentWindow;
+    if (this.asset === null) this.lookedAt = view?.scrollY ?? null;
     this.asset = now;
+    // Nothing was kept: the page stands again where one looked at it.
+    if (now === null && this.lookedAt !== null) {
+      view?.scrollTo(0, this.lookedAt);
+      this.lookedAt = null;
+    }
     this.gap = now === null ? null : gap;
     void desk.preview.ask();
   }

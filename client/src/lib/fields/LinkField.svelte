@@ -1,12 +1,27 @@
 <!-- Where something leads: typed or chosen from the pages, read by the server, with the repair shown. -->
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { pageList } from '$lib/api/queries';
   import { otherFiles } from '$lib/media/otherFiles';
   import { weight } from '$lib/model/words';
 
-  let { value, onset, hint }: { value: string; onset: (written: string | null) => void; hint: string } = $props();
+  let {
+    value,
+    of = '',
+    headings = [],
+    onset,
+    hint,
+  }: {
+    value: string;
+    /** Names what is to lead there. */
+    of?: string;
+    /** Places of the same page. */
+    headings?: readonly { id: string; text: string }[];
+    onset: (written: string | null) => void;
+    hint: string;
+  } = $props();
   const pages = createQuery(pageList);
   let typed = $state<string | null>(null);
   let reading = $state.raw<Schemas['LinkResponse'] | null>(null);
@@ -15,27 +30,42 @@
   const file = $derived(offered.find((one) => one.link === value));
   const named = $derived(pages.data?.find((page) => `page:${page.id}` === value));
 
+  // Another thing is chosen, or this one leads elsewhere now: what was typed before is not said of it.
   $effect(() => {
-    void value;
+    void of;
     typed = null;
+    if (untrack(() => reading?.written) !== value) reading = null;
   });
 
   async function read(text: string) {
     // Another thing may be chosen before the answer is there: what was typed belongs to this one.
     const give = onset;
     try {
-      reading = await answer(api.GET('/api/links', { params: { query: { typed: text } } }));
-      if (reading.written) give(reading.written);
+      const answered = await answer(api.GET('/api/links', { params: { query: { typed: text } } }));
+      if (answered.written) give(answered.written);
+      reading = answered;
     } catch (error) {
       reading = { written: null, repair: null, error: sentenceOf(error) };
     }
   }
+
+  /** What was typed is taken as soon as the field is left; emptied, it leads nowhere. */
+  function take() {
+    const text = typed?.trim();
+    if (text === undefined || text === shown) return;
+    if (text === '') {
+      [typed, reading] = [null, null];
+      if (value) onset(null);
+    } else void read(text);
+  }
+  const heading = $derived(headings.find((one) => `#${one.id}` === value));
+  const shown = $derived(heading ? `#${heading.id}` : named ? `/${named.path}` : file ? `/${file.address}` : value);
 </script>
 
 <form
   onsubmit={(event) => {
     event.preventDefault();
-    if (typed !== null) void read(typed);
+    take();
   }}
 >
   <div class="flex gap-1.5">
@@ -45,10 +75,11 @@
       placeholder="https:// or a page's address"
       autocomplete="off"
       spellcheck="false"
-      value={typed ?? (named ? `/${named.path}` : file ? `/${file.address}` : value)}
+      value={typed ?? shown}
       oninput={(event) => (typed = event.currentTarget.value)}
+      onblur={take}
     />
-    <button class="dk-button" disabled={!typed}>Set</button>
+    <button class="dk-button" disabled={typed === null || typed.trim() === shown}>Set</button>
   </div>
   <label class="dk-label mt-2" for="link-page">or a page of this site</label>
   <select
@@ -60,6 +91,18 @@
     <option value="">choose one</option>
     {#each pages.data ?? [] as page (page.id)}<option value={page.id}>{page.title}</option>{/each}
   </select>
+  {#if headings.length > 0}
+    <label class="dk-label mt-2" for="link-heading">or a heading of this page</label>
+    <select
+      id="link-heading"
+      class="dk-field"
+      value={headings.find((one) => `#${one.id}` === value)?.id ?? ''}
+      onchange={(event) => event.currentTarget.value && void read(`#${event.currentTarget.value}`)}
+    >
+      <option value="">choose one</option>
+      {#each headings as one (one.id)}<option value={one.id}>{one.text}</option>{/each}
+    </select>
+  {/if}
   {#if offered.length > 0}
     <label class="dk-label mt-2" for="link-file">or a file of the library</label>
     <select

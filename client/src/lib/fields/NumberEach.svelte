@@ -1,5 +1,6 @@
 <!-- A number for each class of screen. -->
 <script lang="ts">
+  import NumberField from './NumberField.svelte';
   import { classes, inEach } from '$lib/model/choices';
 
   let {
@@ -14,16 +15,16 @@
 <h4 class="dk-label mt-3">{label}</h4>
 <div class="grid grid-cols-3 gap-2">
   {#each classes as c, i (c)}
-    <label class="text-quiet"
-      >{c}<input
-        class="dk-field dk-tabular"
-        type="number"
-        min={least}
-        max={most}
-        aria-label="{label}, {c}"
-        value={list[i]}
-        onchange={(event) => onset(inEach(list, i, event.currentTarget.valueAsNumber || least))}
-      /></label
-    >
+    <div>
+      <span class="text-quiet" aria-hidden="true">{c}</span>
+      <NumberField
+        label="{label}, {c}"
+        isBare
+        value={list[i]!}
+        {least}
+        {most}
+        onset={(to) => onset(inEach(list, i, to ?? list[i]!))}
+      />
+    </div>
   {/each}
 </div>

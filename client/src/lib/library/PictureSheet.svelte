@@ -168,7 +168,7 @@
       <div class="mt-1"><KeptNote fields={words} /></div>
     </Group>
     <Group name="Stands in" value={count(picture.data?.standsIn.length ?? 0, 'place')} bind:open={standsOpen}>
-      {#each picture.data?.standsIn ?? [] as place (place.pageId + place.blockId)}
+      {#each picture.data?.standsIn ?? [] as place, i (i)}
         <p>
           <a class="dk-link" href="/pages/{place.pageId}#{place.blockId}">{place.pageTitle}</a>
           <span class="text-quiet">{place.size}{place.shape ? `, ${place.shape}` : ''}</span>

@@ -11,6 +11,7 @@
   let query = $state('');
   let chosen = $state.raw<FileItem | null>(null);
   let done = $state.raw<Schemas['Swapped'] | null>(null);
+  let isBack = $state(false);
   let sentence = $state('');
   let problem = $state('');
   const found = createQuery(() => ({
@@ -30,6 +31,7 @@
     if (!open) return;
     chosen = done = null;
     sentence = problem = query = '';
+    isBack = false;
   });
 
   async function carry(id: string, body: Schemas['Swap']) {
@@ -53,6 +55,7 @@
   async function putBack() {
     if (done && (await carry(chosen!.id, done.undo))) {
       done = null;
+      isBack = true;
       sentence = `All is as it was: “${file.words.title}” is back in its places.`;
     }
   }
@@ -86,7 +89,7 @@
         >
       </thead>
       <tbody>
-        {#each places.data ?? [] as place (place.pageId + place.blockId)}
+        {#each places.data ?? [] as place, i (i)}
           <tr class="align-top">
             <td class="pr-3"><strong>{place.pageTitle}</strong><br /><span class="text-quiet">{place.size}</span></td>
             <td class="pr-3">
@@ -114,7 +117,10 @@
       <button class="dk-button" onclick={putBack}>Put back</button>
       <button class="dk-button main" onclick={() => (open = false)}>Done</button>
     {:else}
-      <button class="dk-button" onclick={() => (chosen && !sentence ? (chosen = null) : (open = false))}
+      <button
+        class="dk-button"
+        class:main={isBack}
+        onclick={() => (chosen && !sentence ? (chosen = null) : (open = false))}
         >{chosen && !sentence ? 'Another picture' : 'Close'}</button
       >
       {#if chosen && !sentence}

@@ -95,7 +95,7 @@
         {#if item.words.description}<p class="mt-1 line-clamp-3 text-quiet">
             Came with: “{item.words.description}”
           </p>{/if}
-        {#each stands.slice(0, 2) as place (place.pageId + place.blockId)}
+        {#each stands.slice(0, 2) as place, i (i)}
           <p class="mt-1 line-clamp-4">
             <span class="text-quiet">On {place.pageTitle}{place.beside ? ', beside:' : ''}</span>
             {#if place.beside}“{place.beside}”{/if}

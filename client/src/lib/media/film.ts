@@ -3,10 +3,15 @@ export async function momentOf(film: HTMLVideoElement, title: string): Promise<F
   if (film.videoWidth === 0) throw new Error(cannotDraw);
   const canvas = new OffscreenCanvas(film.videoWidth, film.videoHeight);
   canvas.getContext('2d', { alpha: false })!.drawImage(film, 0, 0);
-  const at = film.currentTime.toFixed(1).replace('.', '-');
-  return new File([await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.95 })], `${title} - at ${at} s.jpg`, {
-    type: 'image/jpeg',
-  });
+  // Titles are read from names, in which a point or a dash would be a space.
+  const at = Math.round(film.currentTime);
+  return new File(
+    [await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.95 })],
+    `${title} - at second ${at}.jpg`,
+    {
+      type: 'image/jpeg',
+    },
+  );
 }
 
 /** Where files of the library are played from. */

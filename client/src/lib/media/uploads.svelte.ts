@@ -26,15 +26,20 @@ class Uploads {
   list = $state<Upload[]>([]);
   private next = 1;
   private running = 0;
+  private late = new Map<number, (id: string) => void>();
   private requests = new Set<XMLHttpRequest>();
   private ended = new Map<number, (id: string | null) => void>();
   readonly going = $derived(this.list.filter((u) => u.state === 'waiting' || u.state === 'sending').length);
 
-  /** Resolves, for each file in the order given, to the picture's id or null. */
-  add(files: Iterable<File>): Promise<(string | null)[]> {
+  /**
+   * Resolves, for each file in the order given, to the picture's id or null.
+   * @param onlate Told of one that gets through when it is tried again.
+   */
+  add(files: Iterable<File>, onlate?: (id: string) => void): Promise<(string | null)[]> {
     const all = [...files].map((file) => {
       const key = this.next++;
       this.list.push({ key, file, state: 'waiting', sent: 0, id: null, otherId: null, sentence: '', isChanged: false });
+      if (onlate) this.late.set(key, onlate);
       return new Promise<string | null>((resolve) => this.ended.set(key, resolve));
     });
     this.pump();
@@ -60,7 +65,11 @@ class Uploads {
   /** All that is not through stays out; each can still be tried again. */
   stop() {
     for (const upload of this.list)
-      if (upload.state === 'waiting') Object.assign(upload, { state: 'refused', sentence: stopped });
+      if (upload.state === 'waiting') {
+        Object.assign(upload, { state: 'refused', sentence: stopped });
+        this.ended.get(upload.key)?.(null);
+        this.ended.delete(upload.key);
+      }
     for (const request of this.requests) request.abort();
   }
 
@@ -119,8 +128,11 @@ class Uploads {
     upload.id = taken.id;
     upload.otherId = taken.downloadId ?? null;
     upload.sentence = taken.error ?? (taken.wasThere ? 'was in the library already' : (taken.note ?? ''));
-    this.ended.get(upload.key)?.(taken.id);
+    const first = this.ended.get(upload.key);
+    if (first) first(taken.id);
+    else if (taken.id) this.late.get(upload.key)?.(taken.id);
     this.ended.delete(upload.key);
+    if (taken.id) this.late.delete(upload.key);
     if (this.going === 0 || this.list.length < 12) void queryClient.invalidateQueries({ queryKey: ['files'] });
     this.pump();
   }

@@ -24,7 +24,7 @@
       <section class="border-b border-hair py-3">
         <h3><a class="dk-link" href="/pages/{page}#{cuts[0]?.blockId}">{cuts[0]?.pageTitle}</a></h3>
         <div class="mt-2 flex flex-wrap gap-x-6 gap-y-3">
-          {#each cuts as cut (cut.blockId)}
+          {#each cuts as cut, i (i)}
             <figure>
               <PictureWindow
                 {picture}

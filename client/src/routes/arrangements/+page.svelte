@@ -17,7 +17,9 @@
   async function make(pictures: string[]) {
     problem = '';
     try {
-      const made = await answer(api.POST('/api/arrangements', { body: { name, pictures } }));
+      const made = await answer(
+        api.POST('/api/arrangements', { body: { name: name.trim() || 'Without a name yet', pictures } }),
+      );
       await goto(`/arrangements/${made.id}`);
     } catch (error) {
       problem = sentenceOf(error);

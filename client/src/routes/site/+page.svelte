@@ -1,5 +1,6 @@
 <!-- What is set once for the whole site, with a page beside it that shows every change at once. -->
 <script lang="ts">
+  import { undoKey } from '$lib/ui/undoKey';
   import { createQuery } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
   import Redo from '@lucide/svelte/icons/redo-2';
@@ -41,11 +42,11 @@
   const weakest = $derived(look?.pairs.filter((pair) => !pair.contrast.isEnough) ?? []);
 
   function keys(event: KeyboardEvent) {
-    const typing = (event.target as Element).matches('input:not([type=color]), select, textarea');
-    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing) return;
+    const step = undoKey(event);
+    if (!step) return;
     event.preventDefault();
-    if (event.shiftKey) style.redo();
-    else style.undo();
+    (document.activeElement as HTMLElement | null)?.blur();
+    style[step]();
   }
 </script>
 

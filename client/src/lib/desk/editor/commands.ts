@@ -48,8 +48,13 @@ export function holdsPicture(doc: PmNode, asset: string): boolean {
 export const choiceOf = (doc: PmNode, { node, pos }: At): Selection =>
   isWhole(node) ? NodeSelection.create(doc, pos) : TextSelection.near(doc.resolve(pos + 1));
 
-/** Attributes of a piece changed; what is chosen stays chosen. */
-export function withAttributes({ tr, selection }: EditorState, pos: number, change: object): Transaction {
+/**
+ * Attributes of a piece changed; what is chosen stays chosen.
+ * @param run Number of a run of changes, as of letters typed into one field: together they are one step.
+ */
+export function withAttributes({ tr, selection }: EditorState, pos: number, change: object, run?: number): Transaction {
+  // The history takes what is of one composition for one step.
+  if (run !== undefined) tr.setMeta('composition', run);
   for (const [name, value] of Object.entries(change)) tr.setNodeAttribute(pos, name, value);
   if (selection instanceof NodeSelection) tr.setSelection(NodeSelection.create(tr.doc, tr.mapping.map(selection.from)));
   return tr;
@@ -100,11 +105,13 @@ export function caretAtEnd({ tr, doc, schema }: EditorState): Transaction {
 }
 
 /** Another draft in the place of this one, in one step; pieces that are the same stay, and the caret in them. */
-export function withDraft(
-  { tr, doc: was, schema }: EditorState,
+export const withDraft = (
+  state: EditorState,
   draft: { title: string; path: string; summary: string; document: unknown },
-): Transaction {
-  const now = schema.nodeFromJSON(contentOf(draft));
+): Transaction => withDoc(state, state.schema.nodeFromJSON(contentOf(draft)));
+
+/** The same of a whole document. */
+export function withDoc({ tr, doc: was }: EditorState, now: PmNode): Transaction {
   const most = Math.min(was.childCount, now.childCount);
   let [head, tail] = [0, 0];
   while (head < most && was.child(head).eq(now.child(head))) head++;

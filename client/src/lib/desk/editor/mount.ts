@@ -24,6 +24,7 @@ export function mount(
     content: contentOf(draft),
     onTransaction: ({ transaction }) => onchange(transaction.docChanged),
     editorProps: {
+      transformPastedHTML: withoutOwnLinks,
       // The editor reads the caret from the browser a moment after a click. On a slow machine it puts
       // the chosen picture back before that: a click on words leaves a chosen picture at once.
       handleClick: (view, pos, event) => {
@@ -66,4 +67,12 @@ export function writeAt(view: EditorView, point: { left: number; top: number } |
   else if (selection) view.dispatch(view.state.tr.setSelection(selection));
   else view.dispatch(caretAtEnd(view.state));
   view.focus();
+}
+
+/** Copied from a page of the tool, a link without a site became an address of the tool, where no visitor can go. */
+function withoutOwnLinks(html: string): string {
+  const copied = new DOMParser().parseFromString(html, 'text/html');
+  for (const link of copied.querySelectorAll<HTMLAnchorElement>('a[href]'))
+    if (link.href.startsWith(`${location.origin}/`)) link.replaceWith(...link.childNodes);
+  return copied.body.innerHTML;
 }

@@ -17,9 +17,11 @@
   import WordsTable from '$lib/arrangements/WordsTable.svelte';
   import { classes } from '$lib/model/choices';
   import type { WidthClass } from '$lib/model/attrs';
+  import TextField from '$lib/fields/TextField.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import FromLibrary from '$lib/media/FromLibrary.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
+  import { undoKey } from '$lib/ui/undoKey';
   import { count } from '$lib/model/words';
 
   const opened = new Opened(page.params.id ?? '');
@@ -53,11 +55,10 @@
   }
 
   function keys(event: KeyboardEvent) {
-    const typing = (event.target as Element).matches('input:not([type=range], [type=checkbox]), select, textarea');
-    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing) return;
+    const step = undoKey(event);
+    if (!step) return;
     event.preventDefault();
-    if (event.shiftKey) opened.redo();
-    else opened.undo();
+    opened[step]();
   }
 </script>
 
@@ -77,12 +78,11 @@
   <div class="flex min-h-0 flex-1">
     <aside aria-label="Sheet" class="w-[296px] flex-none overflow-y-auto border-r border-hair bg-base-100">
       <div class="border-b border-hair px-4 py-3">
-        <label class="dk-label" for="name">Name</label>
-        <input
-          id="name"
-          class="dk-field text-read font-semibold"
+        <TextField
+          label="Name"
           value={opened.wish.name}
-          onchange={(event) => opened.set({ ...opened.wish!, name: event.currentTarget.value })}
+          required="Give it a name: pages and lists call it by it."
+          onset={(name) => opened.setName(name)}
         />
         <p class="mt-1.5 text-quiet">
           {count(opened.wish.items.length, 'picture')},
@@ -125,11 +125,14 @@
           <span class="ml-auto"></span>
           {#if !opened.wish.follows}
             <FromLibrary label="From the library" onchoose={(ids) => opened.add(ids)} />
+            <ReadIn {opened} />
+            <FilePick label="Pictures to add" onfiles={(files) => void opened.addFiles(files)}
+              >From this computer</FilePick
+            >
+          {:else}
+            <span class="text-quiet">These come from the search “{opened.wish.follows}”: the library adds to them.</span
+            >
           {/if}
-          <ReadIn {opened} />
-          <FilePick label="Pictures to add" onfiles={(files) => void opened.addFiles(files)}
-            >From this computer</FilePick
-          >
         </div>
         <RunningOrder {opened} limits={site.data.arrangements} />
       </section>

@@ -35,6 +35,7 @@
       try {
         const opened = new Desk(id, await queryClient.fetchQuery(sitePlan()));
         await opened.session.load();
+        opened.wanted = decodeURIComponent(page.url.hash.slice(1)) || null;
         desk = opened;
       } catch (error) {
         problem = sentenceOf(error);

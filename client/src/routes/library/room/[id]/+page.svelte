@@ -1,5 +1,6 @@
 <!-- The picture room: one picture, worked on by light of the lamp, with every cut it is used in beside it. -->
 <script lang="ts">
+  import { undoKey } from '$lib/ui/undoKey';
   import { letters } from '$lib/ui/letters.svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { untrack } from 'svelte';
@@ -80,10 +81,10 @@
 
   function keys(event: KeyboardEvent) {
     const control = event.ctrlKey || event.metaKey;
-    if (control && event.key.toLowerCase() === 'z') {
+    const step = undoKey(event);
+    if (step) {
       event.preventDefault();
-      if (event.shiftKey) room?.redo();
-      else room?.undo();
+      room?.[step]();
       return;
     }
     if (control || event.altKey || (event.target as Element).matches('input:not([type=range]), textarea, select'))
