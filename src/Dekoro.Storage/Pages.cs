@@ -11,11 +11,45 @@ public sealed class Pages(Database database)
         + "published_at FROM page";
 
     /// <summary>Pages, then posts, each in the order of the menu.</summary>
-    public IReadOnlyList<PageRow> All() => database.Read(c => c.All($"{Columns} ORDER BY kind, position, id", Map));
+    public IReadOnlyList<PageRow> All() =>
+        database.Read(c => c.All($"{Columns} WHERE away_since IS NULL ORDER BY kind, position, id", Map));
 
-    /// <returns>Null for a page that is not there.</returns>
+    /// <summary>Those that are taken away and wait, the last one first; none of them is on the public site.</summary>
+    public IReadOnlyList<PageRow> Away() =>
+        database.Read(c =>
+            c.All(
+                $"{Columns} WHERE away_since IS NOT NULL ORDER BY away_since DESC, id",
+                row => Map(row) with { IsOn = false }
+            )
+        );
+
+    /// <returns>Null for a page that is not there, or taken away.</returns>
     public PageRow? Find(string id) =>
-        database.Read(c => c.All($"{Columns} WHERE id = $id", Map, ("$id", id)).FirstOrDefault());
+        database.Read(c =>
+            c.All($"{Columns} WHERE id = $id AND away_since IS NULL", Map, ("$id", id)).FirstOrDefault()
+        );
+
+    /// <summary>Takes one away; it waits with all that is on it, and its address with it.</summary>
+    public bool TakeAway(string id, DateTimeOffset now) =>
+        database.Write(c =>
+            c.Run(
+                "UPDATE page SET away_since = $now WHERE id = $id AND away_since IS NULL",
+                ("$id", id),
+                ("$now", Written(now.ToUniversalTime()))
+            )
+        ) == 1;
+
+    /// <summary>Puts one back that was taken away.</summary>
+    public bool PutBack(string id) =>
+        database.Write(c =>
+            c.Run("UPDATE page SET away_since = NULL WHERE id = $id AND away_since IS NOT NULL", ("$id", id))
+        ) == 1;
+
+    /// <summary>Removes for good what was taken away before a moment.</summary>
+    public void RemoveAwaySince(DateTimeOffset before) =>
+        database.Write(c =>
+            c.Run("DELETE FROM page WHERE away_since < $before", ("$before", Written(before.ToUniversalTime())))
+        );
 
     /// <summary>Adds at the end of its kind; a path that is taken gets a number.</summary>
     public void Add(string id, string kind, DraftText draft, DateTimeOffset now) =>
@@ -197,7 +231,7 @@ public sealed class Pages(Database database)
         database.Write(c =>
         {
             also?.Invoke(c);
-            c.Run("UPDATE page SET published = NULL, published_at = NULL WHERE is_on = 0");
+            c.Run("UPDATE page SET published = NULL, published_at = NULL WHERE is_on = 0 OR away_since IS NOT NULL");
             foreach (var (id, published) in publishedById)
                 c.Run(
                     "UPDATE page SET published = $published, published_at = $now WHERE id = $id",

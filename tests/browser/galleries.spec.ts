@@ -96,7 +96,7 @@ test(
     await expect(frame.locator('.set figcaption').first()).toHaveText('The first reel of all');
     await sheet.getByRole('button', { name: /Move “Box kite” earlier/ }).click();
     await expect(frame.locator('.set figcaption').first()).toHaveText('Box kite');
-    await sheet.getByRole('button', { name: 'Back', exact: true }).click();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(frame.locator('.set figcaption').first()).toHaveText('The first reel of all');
     await passesAxe(page, 'desk with an arrangement');
     await expect
@@ -181,6 +181,8 @@ test('By keys alone pictures are chosen in the drawer, placed as a gallery, put 
   await frame.locator('.ProseMirror').focus();
   await page.keyboard.press('Control+End');
   await page.keyboard.press('Control+k');
+  await page.keyboard.type('open the library');
+  await page.keyboard.press('Enter');
   const drawer = page.getByRole('region', { name: 'Library' });
   for (const title of ['Two lanterns', 'Line reel', 'Box kite']) {
     await drawer.getByRole('button', { name: new RegExp(title) }).focus();
@@ -228,7 +230,7 @@ test('An arrangement changed by itself shows on both pages that have it; one tha
   await expect(stage.locator('.set img')).toHaveCount(3);
   await page.getByLabel('Name', { exact: true }).fill('');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('alert').filter({ hasText: /./ })).toContainText('Give the arrangement a name');
+  await expect(page.getByRole('alert').filter({ hasText: /./ })).toContainText('Give it a name');
   await page.getByLabel('Name', { exact: true }).fill('Kites');
   await page.keyboard.press('Tab');
   await expect.poll(async () => (await lookOf(own, made.id)).values.name).toBe('Kites');

@@ -55,7 +55,7 @@ export function randomSite(seed: number) {
   return { folder, pages: pages.length, remove: () => rmSync(folder, { recursive: true }) };
 }
 
-const choosing = (random: () => number) => {
+export const choosing = (random: () => number) => {
   const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
   return {
     int,

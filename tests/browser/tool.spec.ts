@@ -313,7 +313,7 @@ test('On the command line a folder is imported and the site written into another
   rmSync(folder, { recursive: true });
 });
 
-test('Keys are listed on ?, Ctrl+K searches from anywhere, and single letters can be switched off', async ({
+test('Help and keys stand on ?, Ctrl+K finds and does everything from anywhere, and single letters can be switched off', async ({
   page,
   own,
 }) => {
@@ -330,7 +330,9 @@ test('Keys are listed on ?, Ctrl+K searches from anywhere, and single letters ca
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('picture room');
+  const help = page.getByRole('dialog', { name: 'Help' });
+  await expect(help.getByRole('img', { name: 'How The desk is laid out' })).toBeVisible();
+  await expect(help).toContainText('picture room');
   await passesAxe(page, 'the keys');
   await page.getByLabel('Single letters and signs act as keys, where no text is being written').uncheck();
   await page.keyboard.press('Escape');
@@ -344,13 +346,20 @@ test('Keys are listed on ?, Ctrl+K searches from anywhere, and single letters ca
   await page.keyboard.type(' All well?');
   await expect(frame.getByText('Here. All well?')).toBeVisible();
   await page.keyboard.press('Control+k');
-  await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();
+  const line = page.getByRole('combobox', { name: 'Find or do anything' });
+  await expect(line).toBeFocused();
+  await passesAxe(page, 'the line that finds everything');
+  // What the desk can do, done without its key; then a page by a part of its name.
+  await page.keyboard.type('phone width');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Width of the page in px')).toHaveValue('390');
   await page.goto(own.url);
-  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByRole('button', { name: 'Help and keys' }).click();
   await page.getByLabel('Single letters and signs act as keys, where no text is being written').check();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('Control+k');
-  await page.waitForURL(/\/library$/);
-  await expect(page.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();
+  await page.keyboard.type('hom');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/pages\/[0-9a-f]+$/);
 });

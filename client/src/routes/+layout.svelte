@@ -5,9 +5,10 @@
   import { listen } from '$lib/api/events';
   import { queryClient } from '$lib/api/queries';
   import { keepTyped } from '$lib/keeping/restore';
-  import { goto } from '$app/navigation';
+  import { askToFind } from '$lib/ui/acts.svelte';
   import { askForKeys, letters } from '$lib/ui/letters.svelte';
   import Bar from '$lib/shell/Bar.svelte';
+  import FirstSteps from '$lib/shell/FirstSteps.svelte';
   import UploadList from '$lib/shell/UploadList.svelte';
   import { filesOf, uploads } from '$lib/media/uploads.svelte';
 
@@ -22,7 +23,7 @@
     void uploads.add(await filesOf(event.dataTransfer));
   }
 
-  async function keys(event: KeyboardEvent) {
+  function keys(event: KeyboardEvent) {
     // One that is closing is still there for a moment, and takes no keys any more.
     const open = '[role=dialog]:not([data-state=closed]),[role=menu]:not([data-state=closed])';
     if (event.defaultPrevented || document.querySelector(open)) return;
@@ -33,16 +34,14 @@
       askForKeys();
     } else if (control && event.key.toLowerCase() === 'k') {
       event.preventDefault();
-      const field = () => document.querySelector<HTMLInputElement>('main input[type=search]');
-      if (!field()) await goto('/library');
-      field()?.focus();
+      askToFind();
     }
   }
 </script>
 
 <!-- A file let go beside its target must not take the tool's place in the window. -->
 <svelte:window
-  onkeydown={(event) => void keys(event)}
+  onkeydown={keys}
   ondragover={(event) => event.dataTransfer?.types.includes('Files') && event.preventDefault()}
   ondrop={drop}
 />
@@ -52,5 +51,6 @@
     <Bar />
     <main class="flex min-h-0 flex-1 flex-col">{@render children()}</main>
     <UploadList />
+    <FirstSteps />
   </div>
 </QueryClientProvider>

@@ -5,6 +5,7 @@
   import { answer, api, sentenceOf, type PageItem } from '$lib/api/client';
   import { pageList, queryClient } from '$lib/api/queries';
   import NewPage from '$lib/pages/NewPage.svelte';
+  import { firstSteps } from '$lib/shell/firstSteps.svelte';
   import PageCard from '$lib/pages/PageCard.svelte';
 
   const pages = createQuery(pageList);
@@ -53,6 +54,13 @@
 
   const turn = (item: PageItem, isOn: boolean) =>
     attempt(() => answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { isOn } })));
+  const copy = (item: PageItem) =>
+    attempt(() => answer(api.POST('/api/pages/{id}/copy', { params: { path: { id: item.id } } })));
+  const takeAway = (item: PageItem) =>
+    attempt(() => answer(api.DELETE('/api/pages/{id}', { params: { path: { id: item.id } } })));
+  const putBack = (id: string) => attempt(() => answer(api.POST('/api/pages/{id}/back', { params: { path: { id } } })));
+  /** What waits to be put back, the last one first. */
+  const away = createQuery(() => ({ queryKey: ['pages', 'away'], queryFn: () => answer(api.GET('/api/pages/away')) }));
 </script>
 
 <svelte:head><title>Pages · Dekoro</title></svelte:head>
@@ -61,6 +69,16 @@
   <h1 class="sr-only">Pages</h1>
   {#if problem}<p class="dk-problem pt-4" role="alert">{problem}</p>{/if}
   {#if pages.error}<p class="dk-problem pt-4" role="alert">{sentenceOf(pages.error)}</p>{/if}
+  {#if pages.data?.length === 0 && !firstSteps.isOn}
+    <section aria-labelledby="begin" class="mt-5 max-w-[640px] border border-hair bg-base-100 px-5 py-4">
+      <h2 id="begin" class="text-read font-semibold">New here?</h2>
+      <p class="mt-1 text-read text-quiet">
+        Three steps lead to a published page: make a page, put pictures on it, publish. Each can be done with samples,
+        and you can leave at any time.
+      </p>
+      <button class="dk-button main mt-3" onclick={() => firstSteps.begin()}>Begin the first steps</button>
+    </section>
+  {/if}
   {#each heads as head (head.kind)}
     <section aria-labelledby="head-{head.kind}" class="pt-5">
       <div class="mb-3 flex items-baseline gap-3">
@@ -105,11 +123,29 @@
               last={i === groups[head.kind].length - 1}
               onmove={(by) => move(groups[head.kind], i, by)}
               onswitch={(on) => turn(item, on)}
+              oncopy={() => void copy(item)}
+              ontakeaway={() => void takeAway(item)}
             />
           </div>
         {/each}
       </div>
     </section>
   {/each}
+  {#if away.data?.length}
+    <section aria-labelledby="head-away" class="pt-8">
+      <h2 id="head-away" class="text-read font-semibold">Taken away</h2>
+      <p class="text-quiet">Each waits 30 days with all that is on it. Visitors lose it when you publish.</p>
+      <ul class="mt-2 max-w-[640px]">
+        {#each away.data as one (one.id)}
+          <li class="flex items-center gap-3 border-t border-hair py-1.5">
+            <span class="min-w-0 flex-1 truncate">{one.title}</span>
+            <button class="dk-button" aria-label="Put “{one.title}” back" onclick={() => void putBack(one.id)}
+              >Put back</button
+            >
+          </li>
+        {/each}
+      </ul>
+    </section>
+  {/if}
 </div>
 <NewPage bind:open={making} {kind} />

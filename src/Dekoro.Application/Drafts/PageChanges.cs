@@ -24,9 +24,37 @@ public sealed class PageChanges(
                 "The front page stays on: visitors who type the site's address would meet nothing."
             );
         workspace.Pages.Switch(id, isOn);
+        Tell(id);
+        return new Result.Done(page);
+    }
+
+    /// <summary>Away from the site and the lists; it waits to be put back.</summary>
+    public Result TakeAway(string id)
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return new Result.NotThere(Thing.Page);
+        if (page.Path.Length == 0)
+            return new Result.Conflict(
+                "The front page stays: visitors who type the site's address would meet nothing."
+            );
+        workspace.Pages.TakeAway(id, clock.GetUtcNow());
+        Tell(id);
+        return new Result.Done(page);
+    }
+
+    /// <summary>One that was taken away is back, as it was.</summary>
+    public Result PutBack(string id)
+    {
+        if (!workspace.Pages.PutBack(id))
+            return new Result.NotThere(Thing.Page);
+        Tell(id);
+        return new Result.Done(workspace.Pages.Find(id)!);
+    }
+
+    private void Tell(string id)
+    {
         events.Send("pages", new { id });
         background.Prepare();
-        return new Result.Done(page);
     }
 
     /// <summary>The order of pages in the site's menu.</summary>

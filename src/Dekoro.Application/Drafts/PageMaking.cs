@@ -56,6 +56,12 @@ public sealed class PageMaking(
         return workspace.Pages.Find(id)!;
     }
 
+    /// <summary>Another page with all that is on one, its arrangements shared.</summary>
+    public ChangeResult<PageRow> Copy(string id) =>
+        workspace.Pages.Find(id) is { } page
+            ? new ChangeResult<PageRow>.Done(Add(page.Kind, $"{page.Title}, copy", planning.DocumentOf(page)))
+            : new ChangeResult<PageRow>.NotThere(Thing.Page);
+
     /// <summary>Puts pieces into a page's draft as it is now.</summary>
     /// <returns>False where the page was changed at the same moment.</returns>
     public bool Insert(PageRow page, string? afterBlockId, Document pieces)

@@ -45,6 +45,7 @@ public sealed class SiteChanges(
             [
                 .. workspace
                     .Pages.All()
+                    .Concat(workspace.Pages.Away())
                     .Where(p => p.IsOn || p.Published is not null)
                     .Select(page => new PageChange(
                         page.Id,

@@ -37,6 +37,7 @@ public sealed class TrashPurge(
         var downloads = workspace.Downloads.RemoveAwaySince(before, linked);
         foreach (var hash in files.Concat(downloads))
             workspace.Files.Forget(hash, () => workspace.Assets.IsKept(hash));
+        workspace.Pages.RemoveAwaySince(before);
         workspace.Arrangements.RemoveAwaySince(before);
         var apart = workspace.Quarantine.All().Where(f => f.Since < before).ToList();
         foreach (var file in apart)

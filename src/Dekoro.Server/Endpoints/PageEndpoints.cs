@@ -21,6 +21,11 @@ internal static class PageEndpoints
         api.MapGet("/pages", List).WithSummary("Pages, then posts, in the order of the menu.");
         api.MapPost("/pages", Add).WithSummary("A new page or post with a title.");
         api.MapPatch("/pages/{id}", Switch).WithSummary("Switches a page on or off; nothing is deleted.");
+        api.MapDelete("/pages/{id}", TakeAway)
+            .WithSummary("Takes a page away; it waits, and goes from the public site with the next publishing.");
+        api.MapPost("/pages/{id}/back", PutBack).WithSummary("Puts a page back that was taken away.");
+        api.MapPost("/pages/{id}/copy", Copy).WithSummary("Another page with all that is on this one.");
+        api.MapGet("/pages/away", Away).WithSummary("Pages that are taken away and wait, the last one first.");
         api.MapPost("/pages/order", Order).WithSummary("Sets the order of the menu.");
         api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
         api.MapPost("/pages/{id}/look", LookAt)
@@ -80,6 +85,18 @@ internal static class PageEndpoints
 
     private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, PageChanges changes) =>
         changes.Switch(id, change.IsOn).Answer();
+
+    private static Results<NoContent, ProblemHttpResult> TakeAway(string id, PageChanges changes) =>
+        changes.TakeAway(id).Answer();
+
+    private static Results<NoContent, ProblemHttpResult> PutBack(string id, PageChanges changes) =>
+        changes.PutBack(id).Answer();
+
+    private static Results<Ok<PageTitle>, ProblemHttpResult> Copy(string id, PageMaking making) =>
+        making.Copy(id).Answer(page => new PageTitle(page.Id, page.Title));
+
+    private static IReadOnlyList<PageTitle> Away(Workspace workspace) =>
+        [.. workspace.Pages.Away().Select(page => new PageTitle(page.Id, page.Title))];
 
     private static NoContent Order(PageOrder order, PageChanges changes)
     {

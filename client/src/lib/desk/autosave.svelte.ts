@@ -35,6 +35,10 @@ export class Autosave {
   private changedSince = false;
   /** As the server has it: the next is told by what changed. */
   private sent: Schemas['DraftChange'] | null = null;
+  /** On its way to the server. */
+  private sending: Schemas['DraftChange'] | null = null;
+  /** What was sent from here and never answered: it may have arrived all the same. */
+  private unanswered: Schemas['DraftChange'][] = [];
   private readonly copies: Copies;
   /** What a window that closed without a line had left here. */
   private left: Copy | null = null;
@@ -53,6 +57,10 @@ export class Autosave {
     this.begin(draft);
     const [newest, ...older] = await this.copies.left();
     this.copies.hold();
+    // What was on its way as the window went may have arrived, or still arrives: what was left here comes after it.
+    if (newest) this.unanswered = [newest.body, ...(newest.sending ? [newest.sending] : [])];
+    if (newest && newest.version < draft.version && this.unanswered.some((one) => saysSame(one, draft)))
+      newest.version = draft.version;
     this.left = newest ?? null;
     // Of several windows that are gone each is joined by itself; what cannot be joined stays for the next time.
     for (const copy of older) void this.sendLeft(copy);
@@ -119,7 +127,7 @@ export class Autosave {
   /** What is on the desk now, perhaps joined, is kept in place of what the other window kept. */
   private goOnFrom(theirs: Draft) {
     this.version = theirs.version;
-    [this.theirs, this.joined, this.sent] = [null, null, null];
+    [this.theirs, this.joined, this.sent, this.unanswered] = [null, null, null, []];
     this.state = 'waiting';
     void this.now();
   }
@@ -158,7 +166,7 @@ export class Autosave {
   private store() {
     clearTimeout(this.storeTimer);
     this.storeTimer = 0;
-    this.copies.put(this.version, this.body());
+    this.copies.put(this.version, this.body(), this.sending);
   }
 
   private later(ms: number) {
@@ -169,8 +177,12 @@ export class Autosave {
 
   /** @returns the page as it is kept, where that is not what was sent alone. */
   private async send(body: Schemas['DraftChange']) {
+    this.sending = body;
+    this.unanswered = [...this.unanswered, body];
     const kept =
-      (await this.sendChange(body)) ?? (await answer(api.PUT('/api/pages/{id}/draft', { ...this.at, body })));
+      (await this.sendChange(body)) ??
+      (await answer(api.PUT('/api/pages/{id}/draft', { ...this.at, body, keepalive: fits(body) })));
+    [this.sending, this.unanswered] = [null, []];
     this.sent = body;
     this.version = kept.version;
     this.keptAt = kept.changedAt;
@@ -187,6 +199,7 @@ export class Autosave {
           params: this.at.params,
           headers: { ...this.at.headers, 'Content-Type': 'application/json-patch+json' },
           body: patchOf(this.sent, body) as never,
+          keepalive: fits(patchOf(this.sent, body)),
         }),
       );
     } catch (error) {
@@ -200,14 +213,34 @@ export class Autosave {
   }
 
   private fail(error: unknown) {
+    this.sending = null;
     this.problem = sentenceOf(error);
     if (error instanceof Problem && error.status === 409 && error.more.now) {
+      const now = error.more.now as Draft;
+      // Nobody else's: it is what was sent from here before.
+      if (this.unanswered.some((one) => saysSame(one, now))) return this.goOnFrom(now);
       this.state = 'split';
-      this.theirs = error.more.now as Draft;
+      this.theirs = now;
       this.joined = (error.more.joined as JoinedDrafts | null | undefined) ?? null;
       return;
     }
     this.state = 'refused';
     if (!(error instanceof Problem) || error.status === 0 || error.status >= 500) this.later(againMs);
   }
+}
+
+/** What a browser still sends while the window closes (Fetch standard: 64 KiB in flight). */
+const fits = (body: unknown) => JSON.stringify(body).length < 60_000;
+
+/** Whether two drafts hold the same words and pictures, however each is written down. */
+function saysSame(one: Schemas['DraftChange'], other: Schemas['DraftChange']): boolean {
+  const words = ({ title, summary, document }: Schemas['DraftChange']) => {
+    const said = [title, summary ?? ''];
+    JSON.stringify(document, (key, value: unknown) => {
+      if ((key === 'text' || key === 'asset') && typeof value === 'string') said.push(value);
+      return value;
+    });
+    return said.join('\n');
+  };
+  return words(one) === words(other);
 }

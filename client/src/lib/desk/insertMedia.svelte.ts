@@ -1,5 +1,6 @@
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { answer, api, sentenceOf } from '$lib/api/client';
+import { queryClient, thesePictures } from '$lib/api/queries';
 import { stillOf } from '$lib/media/film';
 import { uploads } from '$lib/media/uploads.svelte';
 import { newId, ownVideo, type FigureAttrs } from '$lib/model/attrs';
@@ -11,6 +12,8 @@ import { posOf, type Gap } from './editor/commands';
 export class InsertMedia {
   /** What became of something that was pasted or dropped; empty where all of it came. */
   said = $state('');
+  /** Pictures that came from the computer onto this page and have no words yet. */
+  fresh = $state.raw<string[]>([]);
   /** The next picture from the drawer goes into the line at the caret. */
   inLine = $state(false);
   /** Where a video is to be put that is being chosen. */
@@ -99,6 +102,12 @@ export class InsertMedia {
       uploads.list.slice(from).flatMap(({ otherId }) => otherId ?? []),
       at,
     );
+  }
+
+  private async askForWords(ids: string[]) {
+    const items = await queryClient.fetchQuery({ ...thesePictures(ids), staleTime: 0 }).catch(() => []);
+    const silent = items.filter((item) => item.words.alt === '').map((item) => item.id);
+    this.fresh = [...this.fresh, ...silent.filter((id) => !this.fresh.includes(id))];
   }
 
   /** The first picture fills a place that waits; what comes besides goes after it. */

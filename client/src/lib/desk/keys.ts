@@ -1,4 +1,5 @@
 import type { Desk } from './desk.svelte';
+import { askToFind } from '$lib/ui/acts.svelte';
 import { undoKey } from '$lib/ui/undoKey';
 import { askForKeys, letters } from '$lib/ui/letters.svelte';
 import { sides, sizes } from '$lib/model/choices';
@@ -33,7 +34,7 @@ function withControl(event: KeyboardEvent, desk: Desk, control: boolean): boolea
       desk.gap = desk.caretGap();
       return true;
     case 'k':
-      desk.drawerOpen = true;
+      askToFind();
       return true;
     default:
       return false;

@@ -21,6 +21,8 @@ export type Typed = {
   isLeft: boolean;
   sentence: string;
   theirs?: unknown;
+  /** Sent from here and not answered yet: it may have arrived though the window went before the answer. */
+  sent?: unknown;
 };
 
 const restMs = 600;
@@ -73,7 +75,7 @@ export class Fields<T extends { version: number }> {
     this.see(item);
     const was = this.typed[field];
     const base = was && was.stand !== 'kept' ? was.base : this.source.read(this.known!, field);
-    this.typed[field] = { value, base, stand: 'waiting', isLeft: false, sentence: '' };
+    this.typed[field] = { value, base, sent: was?.sent, stand: 'waiting', isLeft: false, sentence: '' };
     this.store();
     this.later(restMs);
   }
@@ -126,8 +128,8 @@ export class Fields<T extends { version: number }> {
       if (error instanceof Problem && error.status === 404) this.typed = {};
       return;
     }
-    for (const [field, { value, base }] of Object.entries(left))
-      this.typed[field] ??= { value, base, stand: 'waiting', isLeft: true, sentence: '' };
+    for (const [field, { value, base, sent }] of Object.entries(left))
+      this.typed[field] ??= { value, base, sent, stand: 'waiting', isLeft: true, sentence: '' };
     this.store();
     await this.now();
   }
@@ -145,7 +147,8 @@ export class Fields<T extends { version: number }> {
     const open = Object.entries(this.typed).filter(([, one]) => one.stand !== 'kept');
     const name = `${this.source.kind}:${this.id}`;
     if (open.length === 0) removeLeft(name);
-    else putLeft(name, Object.fromEntries(open.map(([field, { value, base }]) => [field, { value, base }])));
+    else
+      putLeft(name, Object.fromEntries(open.map(([field, { value, base, sent }]) => [field, { value, base, sent }])));
   }
 
   private async send() {
@@ -158,6 +161,8 @@ export class Fields<T extends { version: number }> {
       if (waiting.length === 0 || !this.known) break;
       const some = alone ? waiting.slice(0, 1) : waiting;
       const sent = Object.fromEntries(some.map((field) => [field, this.typed[field]!.value]));
+      for (const field of some) this.typed[field]!.sent = sent[field];
+      this.store();
       try {
         this.known = await this.source.send(this.known, sent);
         this.offline = '';
@@ -184,7 +189,8 @@ export class Fields<T extends { version: number }> {
       if (typed.stand !== 'waiting' || !this.known) continue;
       const theirs = this.source.read(this.known, field);
       if (same(trimmed(typed.value), theirs)) this.settle(field, typed.value);
-      else if (!same(typed.base, theirs)) Object.assign(typed, { stand: 'split', theirs });
+      else if (!same(typed.base, theirs) && !same(trimmed(typed.sent), theirs))
+        Object.assign(typed, { stand: 'split', theirs });
     }
   }
 
@@ -192,6 +198,7 @@ export class Fields<T extends { version: number }> {
     const typed = this.typed[field];
     if (!typed) return;
     typed.base = this.source.read(this.known!, field);
+    delete typed.sent;
     // Typed on meanwhile: that goes next.
     if (!same(typed.value, sent)) return;
     if (typed.isLeft) delete this.typed[field];

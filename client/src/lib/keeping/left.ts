@@ -1,7 +1,7 @@
 import { newName } from '$lib/model/copies';
 
 /** What was typed into the fields of one thing and is not kept yet. */
-export type Left = { name: string; typed: Record<string, { value: unknown; base: unknown }> };
+export type Left = { name: string; typed: Record<string, { value: unknown; base: unknown; sent?: unknown }> };
 
 const prefix = 'typed:';
 const tabKey = 'dekoro-typed-tab';

@@ -13,12 +13,13 @@
   import { count, markWords } from '$lib/model/words';
 
   let { open = $bindable(), ids }: { open: boolean; ids: readonly string[] } = $props();
-  type Name = 'title' | 'alt' | 'caption' | 'credit';
+  type Name = 'title' | 'alt' | 'caption' | 'credit' | 'folder';
   const fields: { name: Name; rows: number }[] = [
     { name: 'title', rows: 1 },
     { name: 'alt', rows: 2 },
     { name: 'caption', rows: 2 },
     { name: 'credit', rows: 1 },
+    { name: 'folder', rows: 1 },
   ];
   let round = $state.raw<readonly string[]>([]);
   let at = $state(0);

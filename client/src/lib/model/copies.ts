@@ -1,7 +1,14 @@
 import type { Schemas } from '$lib/api/client';
 
 /** What a window had not sent yet, with the version it began from. */
-export type Copy = { key: string; version: number; at: number; body: Schemas['DraftChange'] };
+export type Copy = {
+  key: string;
+  version: number;
+  at: number;
+  body: Schemas['DraftChange'];
+  /** What was on its way to the server, if anything was. */
+  sending?: Schemas['DraftChange'] | null;
+};
 
 const tabKey = 'dekoro-tab';
 
@@ -42,9 +49,9 @@ export class Copies {
     });
   }
 
-  put(version: number, body: Schemas['DraftChange']) {
+  put(version: number, body: Schemas['DraftChange'], sending: Schemas['DraftChange'] | null = null) {
     try {
-      localStorage.setItem(this.key, JSON.stringify({ version, at: Date.now(), body }));
+      localStorage.setItem(this.key, JSON.stringify({ version, at: Date.now(), body, sending }));
     } catch {
       // A full store only takes away the second net.
     }

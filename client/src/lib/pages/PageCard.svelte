@@ -1,5 +1,7 @@
 <!-- A page as it stands: its first screen drawn small, its state, what is to be mended, and its switch. -->
 <script lang="ts">
+  import { DropdownMenu } from 'bits-ui';
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import Bell from '@lucide/svelte/icons/triangle-alert';
   import Grip from '@lucide/svelte/icons/grip-vertical';
   import type { PageItem } from '$lib/api/client';
@@ -11,12 +13,16 @@
     last,
     onmove,
     onswitch,
+    oncopy,
+    ontakeaway,
   }: {
     item: PageItem;
     first: boolean;
     last: boolean;
     onmove: (by: -1 | 1) => void;
     onswitch: (on: boolean) => void;
+    oncopy: () => void;
+    ontakeaway: () => void;
   } = $props();
 
   const words: Record<string, string> = {
@@ -62,11 +68,26 @@
     <button class="dk-button" disabled={last} onclick={() => onmove(1)} aria-label="Move {item.title} later"
       >Later</button
     >
-    {#if item.path !== ''}
-      <button class="dk-button ml-auto" onclick={() => onswitch(!item.isOn)}
-        >{item.isOn ? 'Switch off' : 'Switch on'}</button
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger class="dk-button ml-auto" aria-label="More for {item.title}"
+        >More<ChevronDown size={14} /></DropdownMenu.Trigger
       >
-    {/if}
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          class="z-30 min-w-44 rounded-[4px] border border-hair bg-base-100 py-1 text-base-content shadow-(--dk-float)"
+          sideOffset={4}
+          align="end"
+        >
+          <DropdownMenu.Item class="dk-item" onSelect={oncopy}>Duplicate</DropdownMenu.Item>
+          {#if item.path !== ''}
+            <DropdownMenu.Item class="dk-item" onSelect={() => onswitch(!item.isOn)}
+              >{item.isOn ? 'Switch off' : 'Switch on'}</DropdownMenu.Item
+            >
+            <DropdownMenu.Item class="dk-item" onSelect={ontakeaway}>Take away</DropdownMenu.Item>
+          {/if}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   </div>
 </article>
 

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
+  import Search from '@lucide/svelte/icons/search';
+  import { askToFind } from '$lib/ui/acts.svelte';
+  import Finder from './Finder.svelte';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
   import Keyboard from '@lucide/svelte/icons/keyboard';
@@ -16,6 +20,11 @@
   const preview = createQuery(publishPreview);
   let publishing = $state(false);
   let keysOpen = $state(false);
+  onMount(() => {
+    const ask = () => (publishing = true);
+    addEventListener('publish-asked', ask);
+    return () => removeEventListener('publish-asked', ask);
+  });
   const changes = $derived(preview.data?.changes ?? 0);
   const places = [
     { name: 'Pages', href: '/', here: () => page.url.pathname === '/' || page.url.pathname.startsWith('/pages') },
@@ -42,13 +51,22 @@
   <div class="ml-auto flex items-center gap-4">
     <button
       class="dk-button bare"
+      onclick={askToFind}
+      aria-label="Find or do anything"
+      title="Find or do anything (Ctrl+K)"><Search size={16} /></button
+    >
+    <button
+      class="dk-button bare"
       onclick={() => light.turn()}
       aria-label={light.now === 'paper' ? 'Lamp theme' : 'Paper theme'}
     >
       {#if light.now === 'paper'}<Moon size={16} />{:else}<Sun size={16} />{/if}
     </button>
-    <button class="dk-button bare" onclick={() => (keysOpen = true)} aria-label="Keys" title="Keys (?)"
-      ><Keyboard size={16} /></button
+    <button
+      class="dk-button bare"
+      onclick={() => (keysOpen = true)}
+      aria-label="Help and keys"
+      title="Help and keys (?)"><Keyboard size={16} /></button
     >
     <PersonField />
     {#if site.data?.isPublished}<a class="dk-link" href="/live/" target="_blank" rel="noopener">The public site</a>{/if}
@@ -58,6 +76,7 @@
 </header>
 <PublishSheet bind:open={publishing} />
 <KeysSheet bind:open={keysOpen} />
+<Finder />
 
 <style>
   .dk-marked {

@@ -2,6 +2,7 @@ import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client'
 import { queryClient } from '$lib/api/queries';
 
 export type Values = Schemas['StyleValues'];
+const restMs = 500;
 type StyleError = { field: string; sentence: string };
 
 /**
@@ -17,6 +18,7 @@ export class SiteStyle {
   private undone = $state.raw<Values[]>([]);
   private done = $state.raw<Values[]>([]);
   private going: Promise<void> = Promise.resolve();
+  private resting = 0;
 
   get canUndo() {
     return this.done.length > 0;
@@ -35,11 +37,27 @@ export class SiteStyle {
     void this.keep((was) => ([this.done, this.undone] = [[...this.done, was], []]));
   }
 
+  /** The same while it is typed: kept after a moment's rest, as one step; `flush` keeps it now. */
+  type(part: Partial<Values>) {
+    if (!this.wish) return;
+    this.wish = { ...this.wish, ...part };
+    clearTimeout(this.resting);
+    this.resting = window.setTimeout(this.flush, restMs);
+  }
+
+  flush = () => {
+    if (!this.resting) return;
+    clearTimeout(this.resting);
+    this.resting = 0;
+    void this.keep((was) => ([this.done, this.undone] = [[...this.done, was], []]));
+  };
+
   undo = () => this.step('done', 'undone');
   redo = () => this.step('undone', 'done');
 
   /** The step is taken at once, so that one quickly after the other finds its way; what was refused is no step. */
   private step(from: 'done' | 'undone', to: 'done' | 'undone') {
+    this.flush();
     const values = this[from].at(-1);
     if (!values || !this.wish || !this.look) return;
     const was = this.errors.length > 0 ? this.look.values : this.wish;
@@ -58,7 +76,7 @@ export class SiteStyle {
       if (!wish || !look) return;
       try {
         const headers = { 'If-Match': `"${look.seen}"` };
-        const now = await answer(api.PUT('/api/site/style', { headers, body: { values: wish } }));
+        const now = await answer(api.PUT('/api/site/style', { headers, body: { values: wish }, keepalive: true }));
         if (now.seen !== look.seen) keptOver?.(look.values);
         [this.errors, this.problem, this.look] = [[], '', now];
         if (this.wish === wish) this.wish = now.values;

@@ -1,5 +1,6 @@
 <!-- What is set once for the whole site, with a page beside it that shows every change at once. -->
 <script lang="ts">
+  import { beforeNavigate } from '$app/navigation';
   import { undoKey } from '$lib/ui/undoKey';
   import { createQuery } from '@tanstack/svelte-query';
   import { onMount } from 'svelte';
@@ -41,6 +42,8 @@
   type NumberEach = 'referencePx' | 'firstScreenPx' | 'paddingPx';
   const weakest = $derived(look?.pairs.filter((pair) => !pair.contrast.isEnough) ?? []);
 
+  beforeNavigate(style.flush);
+
   function keys(event: KeyboardEvent) {
     const step = undoKey(event);
     if (!step) return;
@@ -51,7 +54,7 @@
 </script>
 
 <svelte:head><title>Site · Dekoro</title></svelte:head>
-<svelte:window onkeydown={keys} />
+<svelte:window onkeydown={keys} onpagehide={style.flush} />
 
 {#snippet number(name: OneNumber, label: string, unit = 'px', step = 1)}
   <NumberField
@@ -102,7 +105,8 @@
           id="site-name"
           class="dk-field"
           value={v.name}
-          onchange={(event) => style.change({ name: event.currentTarget.value })}
+          oninput={(event) => style.type({ name: event.currentTarget.value })}
+          onblur={style.flush}
         />
         {#if style.errorAt('name')}<p class="dk-problem" role="alert">{style.errorAt('name')}</p>{/if}
         <label class="dk-label mt-2" for="site-language">Language, as browsers know it</label>
@@ -110,7 +114,8 @@
           id="site-language"
           class="dk-field w-24!"
           value={v.language}
-          onchange={(event) => style.change({ language: event.currentTarget.value.trim() })}
+          oninput={(event) => style.type({ language: event.currentTarget.value.trim() })}
+          onblur={style.flush}
         />
         {#if style.errorAt('language')}<p class="dk-problem" role="alert">{style.errorAt('language')}</p>{/if}
         <label class="dk-label mt-2" for="site-zone">Time zone, in which its days begin</label>
@@ -119,7 +124,8 @@
           class="dk-field"
           list="zones"
           value={v.zone}
-          onchange={(event) => style.change({ zone: event.currentTarget.value.trim() })}
+          oninput={(event) => style.type({ zone: event.currentTarget.value.trim() })}
+          onblur={style.flush}
         />
         <datalist id="zones">
           {#each Intl.supportedValuesOf('timeZone') as zone (zone)}<option value={zone}></option>{/each}

@@ -6,6 +6,9 @@
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
   import { queryClient, sitePlan } from '$lib/api/queries';
+  import { firstSteps } from '$lib/shell/firstSteps.svelte';
+  import { acts } from '$lib/ui/acts.svelte';
+  import { actsOf } from '$lib/desk/acts';
   import { Desk } from '$lib/desk/desk.svelte';
   import AddVideo from '$lib/desk/AddVideo.svelte';
   import ArrangementSheet from '$lib/desk/ArrangementSheet.svelte';
@@ -23,10 +26,12 @@
   import PhoneProof from '$lib/desk/PhoneProof.svelte';
   import Ruler from '$lib/desk/Ruler.svelte';
   import TextSheet from '$lib/desk/TextSheet.svelte';
-  import { timeOf } from '$lib/model/words';
+  import WordsRound from '$lib/library/WordsRound.svelte';
+  import { count, timeOf } from '$lib/model/words';
 
   let desk = $state.raw<Desk | null>(null);
   let problem = $state('');
+  let rounding = $state(false);
   const afterA = { at: 0 };
 
   onMount(() => {
@@ -37,6 +42,7 @@
         await opened.session.load();
         opened.wanted = decodeURIComponent(page.url.hash.slice(1)) || null;
         desk = opened;
+        firstSteps.place = (files) => opened.media.placeFiles(files);
       } catch (error) {
         problem = sentenceOf(error);
       }
@@ -49,7 +55,14 @@
       // Words or a keep area changed in the library show here at once.
       on('library', (sent) => sent.id && (desk?.holds(sent.id) || desk?.hasSets) && void desk.preview.ask()),
     ];
-    return () => offs.forEach((off) => off());
+    return () => {
+      offs.forEach((off) => off());
+      firstSteps.place = null;
+    };
+  });
+  $effect(() => {
+    if (!desk) return;
+    return acts.offer(actsOf(desk));
   });
   beforeNavigate(() => void desk?.autosave.now());
 
@@ -155,6 +168,20 @@
     </div>
     {#if desk.proofOn}<PhoneProof {desk} />{/if}
   </div>
+  {#if desk.media.fresh.length > 0}
+    <div class="flex items-center gap-3 border-t border-hair bg-wash px-4 py-1.5" role="status">
+      <p class="flex-1">
+        {count(desk.media.fresh.length, 'picture')} came in without alt text: say what {desk.media.fresh.length === 1
+          ? 'it shows'
+          : 'they show'}, for those who cannot see.
+      </p>
+      <button class="dk-button" onclick={() => (rounding = true)}>Write the words now</button>
+      <button class="dk-button bare" aria-label="Later" onclick={() => desk && (desk.media.fresh = [])}
+        ><X size={15} /></button
+      >
+    </div>
+    <WordsRound bind:open={rounding} ids={desk.media.fresh} />
+  {/if}
   <Drawer {desk} />
   <AddVideo {desk} />
 {/if}
