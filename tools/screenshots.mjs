@@ -114,7 +114,7 @@ const views = {
       await page.keyboard.press('f');
       await page.getByRole('slider', { name: 'Straighten' }).fill('1.5');
       await page.getByRole('slider', { name: 'Light' }).fill('12');
-      await page.getByText(', kept ').waitFor();
+      await page.getByText(', saved ').waitFor();
       await page
         .getByRole('region', { name: 'Versions' })
         .getByRole('button', { name: /^Straightened/ })

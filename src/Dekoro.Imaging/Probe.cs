@@ -25,7 +25,7 @@ public static class Probe
         return FileKind.Of(head[..read])
             ?? throw new RefusedFileException(
                 FileKind.NameOfOther(head[..read]) is { } other
-                    ? $"This is {other}, not a picture. {Taken}"
+                    ? $"This is {other}, {WhatOf(other)}. {Taken}"
                     : $"The content of this file is not a picture, whatever its name says. {Taken}"
             );
     }
@@ -98,4 +98,7 @@ public static class Probe
             _ => "RGB" + profile,
         };
     }
+
+    private static string WhatOf(string other) =>
+        other.EndsWith("picture", StringComparison.Ordinal) ? "which cannot be read here" : "not a picture";
 }

@@ -17,9 +17,11 @@ public sealed class Pages(Database database)
     /// <summary>Those that are taken away and wait, the last one first; none of them is on the public site.</summary>
     public IReadOnlyList<PageRow> Away() =>
         database.Read(c =>
-            c.All(
-                $"{Columns} WHERE away_since IS NOT NULL ORDER BY away_since DESC, id",
-                row => Map(row) with { IsOn = false }
+            c.All($"{Columns} WHERE away_since IS NOT NULL ORDER BY away_since DESC, id", row =>
+                Map(row) with
+                {
+                    IsOn = false,
+                }
             )
         );
 

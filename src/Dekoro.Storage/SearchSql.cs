@@ -57,7 +57,12 @@ internal static class SearchSql
         const string shape = "(1.0 * asset.width / asset.height)";
         return filter.Kind switch
         {
-            FilterKind.Folder => With(filter.Value, $"asset.folder = {name} COLLATE NOCASE"),
+            // A whole name means that folder; what is none means all that begin with it.
+            FilterKind.Folder => With(
+                filter.Value,
+                $"(asset.folder = {name} COLLATE NOCASE OR (substr(asset.folder, 1, length({name})) = {name} COLLATE "
+                    + $"NOCASE AND NOT EXISTS (SELECT 1 FROM asset AS a WHERE a.folder = {name} COLLATE NOCASE)))"
+            ),
             FilterKind.Credit => With(filter.Value, $"instr(lower(asset.credit), lower({name})) > 0"),
             FilterKind.By => With(filter.Value, $"instr(lower(asset.added_by), lower({name})) > 0"),
             FilterKind.Colour => With(filter.Value, $"instr(asset.colours, ' ' || {name} || ' ') > 0"),

@@ -175,7 +175,7 @@ test('By keys alone columns are added, filled, a cell moved, a picture taken out
   await page.getByRole('list', { name: 'Cells' }).getByRole('button').first().focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('As wide as its cell.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take out' }).focus();
+  await page.getByRole('button', { name: 'Remove' }).focus();
   await page.keyboard.press('Enter');
   await expect.poll(() => picturesIn(own.url, id)).toEqual([null, order[0], order[2], order[3]]);
   // Kept as it is: opened again, the empty cell is still there and says its width; visitors see three pictures and no

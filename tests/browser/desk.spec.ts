@@ -35,7 +35,7 @@ const draftOf = async (url: string, id: string) =>
     };
   };
 
-const kept = (page: Page) => expect(page.getByText(/, kept \d/)).toBeVisible();
+const kept = (page: Page) => expect(page.getByText(/, saved \d/)).toBeVisible();
 
 /** Fonts and pictures are in, so that nothing will move any more. */
 const settled = (body: Locator) =>
@@ -699,7 +699,7 @@ test('Two hundred steps are undone and done again across the taking away of a pi
   };
   for (let i = 0; i < 100; i++) await step(i);
   const middle = await frame.locator('#content figure').evaluateAll((all) => all.map((one) => one.className));
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
   await expect(frame.locator('#content figure')).toHaveCount(1);
   await page.keyboard.press(']');
   for (let i = 0; i < 100; i++) {

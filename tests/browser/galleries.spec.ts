@@ -198,7 +198,7 @@ test('By keys alone pictures are chosen in the drawer, placed as a gallery, put 
   await sheet.getByRole('button', { name: 'Move “Box kite” earlier' }).focus();
   await page.keyboard.press('Enter');
   await expect.poll(order).toEqual([lanterns, box, reel]);
-  await sheet.getByRole('button', { name: 'Take “Two lanterns” out' }).focus();
+  await sheet.getByRole('button', { name: 'Remove “Two lanterns”' }).focus();
   await page.keyboard.press('Enter');
   await expect.poll(order).toEqual([box, reel]);
   await sheet.getByLabel('Side by side, desktop').focus();
@@ -219,7 +219,7 @@ test('An arrangement changed by itself shows on both pages that have it; one tha
   await publish(own.url);
   await page.goto(`${own.url}/arrangements`);
   await expect(page.getByRole('listitem').filter({ hasText: 'Kites of the hall' })).toContainText('on Home, Visit');
-  await expect(page.getByRole('button', { name: 'Take “Kites of the hall” away' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Remove “Kites of the hall”' })).toBeDisabled();
   await passesAxe(page, 'arrangements');
   await page.getByRole('link', { name: /Kites of the hall/ }).click();
   const stage = page.frameLocator('iframe[title^="The arrangement at"]');
@@ -621,7 +621,7 @@ test(
     await page.keyboard.press('Space');
     await order.getByRole('button', { name: /^5:/ }).focus();
     await page.keyboard.press('Space');
-    await expect(page.getByRole('button', { name: 'Take 2 out' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Remove 2' })).toBeVisible();
     await page.keyboard.press('Delete');
     await expect.poll(async () => (await items()).length).toBe(3);
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -636,7 +636,7 @@ test(
     await page.mouse.move(third.x + third.width - 10, third.y + 30, { steps: 4 });
     await page.mouse.up();
     await expect(order.getByRole('button', { pressed: true })).toHaveCount(3);
-    await expect(page.getByRole('button', { name: 'Take 3 out' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Remove 3' })).toBeVisible();
     await page.mouse.click(last.x + last.width + 60, last.y + 5);
     await expect(order.getByRole('button', { pressed: true })).toHaveCount(0);
 

@@ -129,8 +129,8 @@ test('An arrangement that is taken away by one press is back by another, as it w
   const pictures = (await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg'])).map((file) => file.id!);
   const set = await makeSlides(own.url, pictures, 'slider', { stayMs: 7000 });
   await page.goto(`${own.url}/arrangements`);
-  await page.getByRole('button', { name: 'Take “Kites of the week” away' }).click();
-  await expect(page.getByText('“Kites of the week” is taken away.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove “Kites of the week”' }).click();
+  await expect(page.getByText('“Kites of the week” is removed.')).toBeVisible();
   await expect(page.getByRole('link', { name: /Kites of the week/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('link', { name: /Kites of the week/ }).click();

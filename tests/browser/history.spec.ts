@@ -28,7 +28,7 @@ test('How a page stood is seen beside how it stands now, with who and when, and 
     page.frameLocator('iframe[title="Flying days as it stands now"]').getByText('Words of Ben.'),
   ).toBeVisible();
   await passesAxe(page, 'history');
-  await page.getByRole('button', { name: 'Have it back like this' }).click();
+  await page.getByRole('button', { name: 'Restore this state' }).click();
   const frame = page.frameLocator('iframe[title^="The page at"]');
   await expect(frame.getByText('Words of Ana.')).toBeVisible();
   await expect(frame.getByRole('heading', { level: 1 })).toHaveText('Days');
@@ -59,7 +59,7 @@ test('By keys alone a state is chosen, looked at on a desktop and had back; a pi
         .evaluate((image) => image.getBoundingClientRect().width),
     )
     .toBe(720);
-  await page.getByRole('button', { name: 'Have it back like this' }).focus();
+  await page.getByRole('button', { name: 'Restore this state' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.frameLocator('iframe[title^="The page at"]').locator('figure img')).toBeVisible();
   await page.goto(`${own.url}/pages/${id}/history`);
@@ -97,7 +97,7 @@ test('How an arrangement stood is seen beside how it stands now, and is had back
   await expect(page.frameLocator('iframe[title="Kites as it stood then"]').locator('.set img')).toHaveCount(2);
   await expect(page.frameLocator('iframe[title="Only doors as it stands now"]').locator('.set img')).toHaveCount(1);
   await passesAxe(page, 'history of an arrangement');
-  await page.getByRole('button', { name: 'Have it back like this' }).click();
+  await page.getByRole('button', { name: 'Restore this state' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Kites');
   const frame = await openDesk(page, own.url, home);
   await expect(frame.locator('.set img')).toHaveCount(2);

@@ -106,7 +106,7 @@ test('Text pasted with pictures brings them home, and a proposal let go leaves n
   });
   await expect(page.getByRole('heading', { name: '1 picture' })).toBeVisible();
   await expect(page.getByText("this machine's own network")).toBeVisible();
-  await page.getByRole('button', { name: 'Let it go' }).click();
+  await page.getByRole('button', { name: 'Discard' }).click();
   await expect(page.getByRole('heading', { name: 'From elsewhere' })).toBeVisible();
   expect(((await (await fetch(`${own.url}/api/files`)).json()) as { total: number }).total).toBe(0);
   await page.getByRole('textbox', { name: 'Address', exact: true }).fill('http://127.0.0.1:22/');
@@ -175,10 +175,10 @@ test(
     await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg']);
     await page.goto(`${own.url}/library/in`);
     const table = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Table out (CSV)' }).click();
+    await page.getByRole('link', { name: 'Export words (CSV)' }).click();
     const text = readFileSync(await (await table).path(), 'utf8');
     expect(text).toContain('file,id,title,alt text');
-    await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), {
+    await choose(page, page.getByRole('button', { name: 'Import words (CSV)' }), {
       name: 'words.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(text.replace('Two lanterns', 'A pair of lanterns')),
@@ -190,7 +190,7 @@ test(
     await dialog.getByRole('button', { name: 'Change 1' }).click();
     await expect(dialog.getByText('1 word of 1 picture changed.')).toBeVisible();
     await page.keyboard.press('Escape');
-    await choose(page, page.getByRole('button', { name: 'Read a table (CSV)' }), {
+    await choose(page, page.getByRole('button', { name: 'Import words (CSV)' }), {
       name: 'wrong.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from('a,b\n1,2'),
@@ -198,7 +198,7 @@ test(
     await expect(page.getByRole('alert')).toContainText('head a column “file”');
 
     const bundle = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'All files out (.zip)' }).click();
+    await page.getByRole('link', { name: 'Export everything (.zip)' }).click();
     const zip = await (await bundle).path();
     const other = await serve();
     try {

@@ -27,7 +27,7 @@ test('An editor takes files from a disk to a published page with both pictures a
   await page.getByRole('link', { name: 'Pages' }).click();
   await page.getByRole('button', { name: 'New page' }).click();
   await page.getByLabel('Title').fill('Flying days');
-  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('button', { name: 'Create' }).click();
   const desk = page.frameLocator('iframe[title^="The page at"]');
   await desk.locator('.ProseMirror p').click();
   await page.keyboard.type(
@@ -114,7 +114,7 @@ test('An editor takes files from a disk to a published page with both pictures a
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(proof).toContainText('soft');
 
-  await expect(page.getByText(/^draft, kept/)).toBeVisible();
+  await expect(page.getByText(/^draft, saved/)).toBeVisible();
   await page.getByRole('button', { name: 'Publish', exact: true }).click();
   const dialog = page.getByRole('dialog', { name: 'Publish' });
   await expect(dialog).toContainText('Flying days');

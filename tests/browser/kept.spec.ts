@@ -62,7 +62,7 @@ test('Fields of a picture and its keep area, moved by held keys, are kept one af
     await page.keyboard.press('Control+A');
     await page.keyboard.type(text);
   }
-  await expect(sheet.getByText('Kept.')).toBeVisible();
+  await expect(sheet.getByText('Saved.')).toBeVisible();
   await expect
     .poll(() => wordsOf(own.url, reel!.id!))
     .toMatchObject({ title: 'Reel', alt: 'A reel of line', caption: 'By the door', credit: 'Renn' });

@@ -61,11 +61,11 @@ test('Pictures are chosen one by one, in a range and in a box, changed together 
   await page.mouse.move(sheet.x + sheet.width - 4, sheet.y + 520, { steps: 5 });
   await page.mouse.up();
   await expect(line.getByText('6 pictures chosen.')).toBeVisible();
-  await line.getByRole('button', { name: 'Take away' }).click();
-  await expect(line).toContainText('5 pictures taken away; they wait 30 days.');
+  await line.getByRole('button', { name: 'Remove' }).click();
+  await expect(line).toContainText('5 pictures removed; they wait 30 days.');
   await expect(line).toContainText('“Line reel” stays: it stands on Hall.');
   await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
-  await line.getByRole('button', { name: 'Put back' }).click();
+  await line.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByText('6 pictures', { exact: true })).toBeVisible();
 });
 
@@ -75,17 +75,17 @@ test('By keys alone a range is chosen, taken away, found where it waits and put 
   await page.getByRole('button', { name: /^Skerry light/ }).focus();
   for (let i = 0; i < 2; i++) await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByText('3 pictures chosen.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take away' }).focus();
+  await page.getByRole('button', { name: 'Remove' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('3 pictures taken away')).toBeVisible();
-  await page.getByRole('button', { name: 'taken away 3' }).focus();
+  await expect(page.getByText('3 pictures removed')).toBeVisible();
+  await page.getByRole('button', { name: 'removed 3' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('searchbox', { name: 'Search the library' })).toHaveValue('taken-away');
   await page.getByRole('button', { name: /^Skerry light/ }).focus();
   await page.keyboard.press('Enter');
   const sheet = page.getByRole('complementary', { name: 'Picture' });
   await expect(sheet.getByText('it goes for good on')).toBeVisible();
-  await sheet.getByRole('button', { name: 'Put back' }).focus();
+  await sheet.getByRole('button', { name: 'Restore' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
 });
@@ -150,7 +150,7 @@ test('In the list, cells copied from a spreadsheet are laid over the words, look
   // One cell typed in is kept when it is left.
   await cell('Credit', files[2]!).fill('Ana Verhulst');
   await cell('Credit', files[2]!).press('Enter');
-  await expect(page.getByText(/^Kept\./)).toBeVisible();
+  await expect(page.getByText(/^Saved\./)).toBeVisible();
 
   // Two rows of three cells, one with a line break inside, from the second picture's title on.
   const was = await cell('Title', files[1]!).inputValue();
@@ -204,7 +204,7 @@ test('A search is kept under a name, found again, and filters by colour and pers
     .click();
   await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
   await page.getByRole('textbox', { name: 'Name for this search' }).fill('Violet ones');
-  await page.getByRole('button', { name: 'Keep this search' }).click();
+  await page.getByRole('button', { name: 'Save this search' }).click();
   await search.fill('');
   await expect(page.getByText('2 pictures', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Violet ones', exact: true }).click();
@@ -254,7 +254,7 @@ test('A document and a sound come in, are looked into, and a page links to one o
   for (let i = 0; i < 'See the programme'.length; i++) await page.keyboard.press('Shift+ArrowRight');
   await page.getByLabel('or a file of the library').selectOption({ label: 'Flying days programme (PDF, 29 kB)' });
   await expect(page.getByLabel('Where it leads')).toHaveValue('/files/flying-days-programme.pdf');
-  await expect(page.getByText(/, kept \d/)).toBeVisible();
+  await expect(page.getByText(/, saved \d/)).toBeVisible();
   await publish(own.url);
   await page.goto(`${own.url}/live/`);
   await expect(page.getByRole('link', { name: 'See the programme' })).toHaveAttribute(
@@ -315,7 +315,7 @@ test('A column of the site’s own is added by keys, filled in the list, found b
   const cell = page.getByRole('textbox', { name: /^Maker of line-reel/ });
   await cell.fill('Joan Petrie');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.getByRole('searchbox').fill('petr');
   await expect(page.getByText('1 picture', { exact: true })).toBeVisible();
 

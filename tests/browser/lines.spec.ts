@@ -58,7 +58,7 @@ test('A picture goes into a line at the caret, by pointer; it never makes the li
     0,
   );
   // Taken away and undone: the words stay.
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
   await expect(frame.locator('.in-line')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(frame.locator('.in-line')).toHaveCount(1);

@@ -112,7 +112,7 @@ test('A page with another address keeps every link to it, and its old address le
   await visitor.getByRole('link', { name: 'Come and see' }).click();
   await visitor.waitForURL(/live\/coming-here\/$/);
 
-  await page.getByRole('button', { name: 'let it go' }).click();
+  await page.getByRole('button', { name: 'forget it' }).click();
   await expect(page.getByText('leads on to this page')).toHaveCount(0);
   await publish(own.url);
   expect((await fetch(before)).status).toBe(404);

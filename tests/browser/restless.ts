@@ -113,7 +113,10 @@ export class Restless {
     const { page } = this;
     if (place === 'desk') await page.frameLocator('iframe[title^="The page at"]').locator('.ProseMirror').waitFor();
     if (place === 'round' && (await page.getByRole('dialog').count()) === 0)
-      await page.getByRole('button', { name: 'Words round' }).click();
+      await page
+        .getByRole('button', { name: 'Words round' })
+        .click({ timeout: 2_000 })
+        .catch(() => null);
   }
 
   private async type(act: Extract<Act, { kind: 'type' }>) {

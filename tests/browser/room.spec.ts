@@ -29,9 +29,9 @@ test('A picture is turned, cut and lit in the room; all its places follow, and t
   await expect(versions).toHaveCount(1);
 
   await page.getByRole('button', { name: 'Turn right' }).click();
-  await expect(page.getByText('2800 × 2240, kept')).toBeVisible();
+  await expect(page.getByText('2800 × 2240, saved')).toBeVisible();
   await page.getByRole('button', { name: '1:1', exact: true }).click();
-  await expect(page.getByText('2240 × 2240, kept')).toBeVisible();
+  await expect(page.getByText('2240 × 2240, saved')).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('slider', { name: 'Light' }).fill('30');
   await page.getByRole('slider', { name: 'Straighten' }).fill('-2.5');
@@ -70,7 +70,7 @@ test('What the room shows while a scale is moved is what is made of it', async (
     await page.getByRole('slider', { name }).fill(value);
   }
   await page.getByRole('button', { name: 'Mirror' }).click();
-  await expect(page.getByText(', kept ')).toBeVisible();
+  await expect(page.getByText(', saved ')).toBeVisible();
   const versions = page.getByRole('region', { name: 'Versions' }).getByRole('listitem');
   await expect(versions.nth(1)).toContainText('irrored');
   const picture = (await library(own.url)).items[0]!.picture;

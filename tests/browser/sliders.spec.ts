@@ -54,7 +54,7 @@ test('Five pictures become a slider with words, right on the phone, and a galler
   await sheet.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'Slider' }).click();
   await expect(frame.locator('.slides img')).toHaveCount(5);
   await sheet.getByLabel('They are').selectOption("the picture's title");
-  await sheet.getByLabel('plays by itself').check();
+  await sheet.getByLabel('autoplay').check();
   await expect(
     sheet.getByText('5 stops, each stays 6 s and takes 0.5 s to change: one round is 32.5 s.'),
   ).toBeVisible();
@@ -627,9 +627,9 @@ test(
     await makePage(own.url, 'Home', [set(made.id), text('Below.')]);
     await page.goto(`${own.url}/arrangements/${made.id}`);
     const sheet = page.getByRole('complementary', { name: 'Sheet' });
-    await sheet.getByRole('group', { name: 'Buttons and steps are' }).getByRole('button', { name: 'large' }).click();
+    await sheet.getByRole('group', { name: 'Size of arrows and dots' }).getByRole('button', { name: 'large' }).click();
     await sheet.getByLabel('dots stand over the pictures').check();
-    const colour = sheet.getByLabel('Colour of buttons and steps, another colour');
+    const colour = sheet.getByLabel('Colour of arrows and dots, another colour');
     // Half-way between black and white some picture always comes close.
     await colour.fill('#777777');
     await expect(sheet.getByText(/Over one of its pictures the buttons are hard to see: 2\.\d : 1/)).toBeVisible();
@@ -661,7 +661,7 @@ test(
     await expect.poll(() => inView(visit)).toEqual([3]);
     expect((await new AxeBuilder({ page: visit }).analyze()).violations.map((v) => v.id)).toEqual([]);
 
-    await sheet.getByRole('button', { name: 'small pictures' }).click();
+    await sheet.getByRole('button', { name: 'thumbnails' }).click();
     await page.getByRole('list', { name: 'Running order' }).getByRole('button', { name: /^2:/ }).click();
     await page.getByRole('button', { name: 'Another', exact: true }).click();
     await page.getByRole('dialog').getByLabel('Search').fill('cut out');

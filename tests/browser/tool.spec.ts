@@ -68,7 +68,7 @@ test('The search line and its switches are one search, with counts', async ({ pa
   const search = page.getByRole('searchbox', { name: 'Search the library' });
   const mend = page.getByRole('group', { name: 'Mend' });
   await mend.getByRole('button', { name: 'no title 3' }).click();
-  await expect(search).toHaveValue('no-title');
+  await expect(search).toHaveValue('no-title ');
   await expect(page.getByText('3 pictures', { exact: true })).toBeVisible();
   await search.fill('no-title shape:wide kite-colour:red');
   await expect(page.getByRole('group', { name: 'Shape' }).getByRole('button', { name: /^wide/ })).toHaveAttribute(
@@ -231,7 +231,7 @@ test('A swap changes three pages at once, shows before and after, and can be put
   await expect(dialog.getByText('“Two lanterns” stands in 4 places on 3 pages now')).toBeVisible();
   expect((await assets()).every((one) => one.asset === lanterns!.id && one.alt === null)).toBe(true);
   await expect(page.getByText('3 changes')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Put back' }).click();
+  await dialog.getByRole('button', { name: 'Restore' }).click();
   await expect(dialog.getByText('All is as it was')).toBeVisible();
   expect((await assets()).map((one) => one.asset)).toEqual(Array(4).fill(reel!.id));
   expect((await assets())[0]!.alt).toBe('A reel, here only');

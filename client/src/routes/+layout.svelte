@@ -16,6 +16,14 @@
   onMount(listen);
   onMount(keepTyped);
 
+  /** On the desk into the page's words, elsewhere to the first thing of the place. */
+  function toContent() {
+    const page = document.querySelector<HTMLIFrameElement>('main iframe[title^="The page at"]');
+    const words = page?.contentDocument?.querySelector<HTMLElement>('.ProseMirror');
+    if (words) page?.contentWindow?.focus();
+    (words ?? document.querySelector<HTMLElement>('main :is(a[href], button, input):not(:disabled)'))?.focus();
+  }
+
   /** Files let go where no place takes them come into the library: they are never swallowed. */
   async function drop(event: DragEvent) {
     if (event.defaultPrevented) return;
@@ -48,6 +56,9 @@
 
 <QueryClientProvider client={queryClient}>
   <div class="flex h-screen flex-col">
+    <button class="dk-button sr-only focus:not-sr-only focus:absolute focus:z-50" onclick={toContent}
+      >To the content</button
+    >
     <Bar />
     <main class="flex min-h-0 flex-1 flex-col">{@render children()}</main>
     <UploadList />

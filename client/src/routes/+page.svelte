@@ -140,7 +140,7 @@
           <li class="flex items-center gap-3 border-t border-hair py-1.5">
             <span class="min-w-0 flex-1 truncate">{one.title}</span>
             <button class="dk-button" aria-label="Put “{one.title}” back" onclick={() => void putBack(one.id)}
-              >Put back</button
+              >Restore</button
             >
           </li>
         {/each}

@@ -135,6 +135,10 @@ public sealed class Proposals(Workspace workspace, AssetIngest ingest, Fetching 
         return brought;
     }
 
+    /// <summary>All that wait for a yes, the one read last first.</summary>
+    public IReadOnlyList<Pending> All() =>
+        [.. _order.Reverse().Select(id => _pending.GetValueOrDefault(id)).OfType<Pending>()];
+
     /// <summary>A proposal that waits; null for one that is done or let go.</summary>
     public Pending? Find(string id) => _pending.GetValueOrDefault(id);
 

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Dekoro.Core.Colour;
 using Dekoro.Core.Planning;
 using Dekoro.Core.Responsive;
 
@@ -26,7 +27,7 @@ internal static class BackdropChecks
             ground.Block.FigureId,
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"The words of this {ground.Block.Noun} are hard to read on {on}: {worst.Ratio:0.0} : 1, "
+                $"The words of this {ground.Block.Noun} are hard to read on {on}: {Contrast.Shown(worst.Ratio)} : 1, "
                     + $"where they need {worst.Needed:0.#} : 1; {mend}."
             )
         );

@@ -37,7 +37,7 @@ public static class ControlsCheck
         )
             yield return string.Create(
                 CultureInfo.InvariantCulture,
-                $"Its dots are hard to see on the page's paper: {onPaper:0.0} : 1, where they need "
+                $"Its dots are hard to see on the page's paper: {Contrast.Shown(onPaper)} : 1, where they need "
                     + $"{SliderControls.Needed:0} : 1. Choose another colour for them."
             );
         if (!NeedsPictures(slider, colours))

@@ -21,6 +21,10 @@ public enum CaptionSource
     [JsonStringEnumMemberName("description")]
     Description,
 
+    /// <summary>Who made it, as a line of its own under the picture.</summary>
+    [JsonStringEnumMemberName("credit")]
+    Credit,
+
     /// <summary>Words of this place alone.</summary>
     [JsonStringEnumMemberName("own")]
     Own,

@@ -43,6 +43,7 @@ public static class Placed
         caption.Source switch
         {
             CaptionSource.Title => picture.Metadata.Title,
+            CaptionSource.Credit => picture.Metadata.Credit,
             CaptionSource.Caption => picture.Metadata.Caption,
             CaptionSource.Description => picture.Metadata.Description,
             CaptionSource.Own => caption.Own,

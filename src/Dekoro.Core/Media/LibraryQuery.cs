@@ -109,6 +109,9 @@ public sealed record LibraryQuery(
 
     private static FilterKind? Kind(string name)
     {
+        // Both spellings are common.
+        if (string.Equals(name, "color:", StringComparison.OrdinalIgnoreCase))
+            return FilterKind.Colour;
         foreach (var kind in Enum.GetValues<FilterKind>())
         {
             if (string.Equals(NameOf(kind), name, StringComparison.OrdinalIgnoreCase))
@@ -120,9 +123,19 @@ public sealed record LibraryQuery(
     private static string Normal(FilterKind kind, string value) =>
         kind switch
         {
-            FilterKind.Shape or FilterKind.Type or FilterKind.Colour => value.ToLowerInvariant(),
+            FilterKind.Type => TypeOf(value),
+            FilterKind.Shape or FilterKind.Colour => value.ToLowerInvariant(),
             FilterKind.Wider or FilterKind.Taller => Px(value)!.Value.ToString(CultureInfo.InvariantCulture),
             _ => value,
+        };
+
+    /// <summary>A type by its name or by the end of a file's name.</summary>
+    private static string TypeOf(string value) =>
+        value.TrimStart('.').ToLowerInvariant() switch
+        {
+            "jpg" => "jpeg",
+            "tif" => "tiff",
+            var other => other,
         };
 
     private static string? Problem(FilterKind kind, string value) =>
@@ -134,7 +147,7 @@ public sealed record LibraryQuery(
                 $"{NameOf(kind)} takes a number of px, as in {NameOf(kind)}1600.",
             FilterKind.Since or FilterKind.Until when DateOf(new(kind, value)) is null =>
                 $"{NameOf(kind)} takes a year, a month or a day, as in {NameOf(kind)}2026-05.",
-            FilterKind.Type when !Enum.TryParse<PictureFormat>(value, true, out _) || value.All(char.IsDigit) =>
+            FilterKind.Type when !Enum.TryParse<PictureFormat>(TypeOf(value), true, out _) || value.All(char.IsDigit) =>
                 $"type: takes {string.Join(", ", Enum.GetNames<PictureFormat>()).ToLowerInvariant()}.",
             FilterKind.Colour when !ColourNames.All.Contains(value.ToLowerInvariant()) =>
                 $"colour: takes {string.Join(", ", ColourNames.All)}.",

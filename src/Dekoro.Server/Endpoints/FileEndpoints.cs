@@ -160,7 +160,7 @@ internal static class FileEndpoints
         var (away, isOn) = (new LibraryFilter(FilterKind.Away), search.Filters.Any(f => f.Kind == FilterKind.Away));
         return new(
             "Waiting",
-            "taken away",
+            "removed",
             search.Turned(away).Written,
             workspace.Assets.Search(isOn ? search : search.Turned(away), used, 0, 0).Total,
             isOn

@@ -37,6 +37,7 @@ internal static class IntakeEndpoints
             .Takes(Bodies.MaxPasted);
         api.MapPost("/intake/address", FromAddress)
             .WithSummary("Fetches a page or picture and reads it into a proposal.");
+        api.MapGet("/intake", All).WithSummary("What was read and is neither kept nor let go, the last first.");
         api.MapGet("/intake/{id}", Look)
             .WithSummary("A proposal: words, pictures at their places, and what was left out.");
         api.MapGet("/intake/{id}/page", Page)
@@ -48,6 +49,13 @@ internal static class IntakeEndpoints
             .WithSummary("Fetches the pictures that a mail only names from where they lie, which tells that server.");
         api.MapDelete("/intake/{id}", LetGo).WithSummary("Lets a proposal go; nothing of it is kept.");
     }
+
+    private static IReadOnlyList<ProposalItem> All(Proposals proposals) =>
+        [
+            .. proposals
+                .All()
+                .Select(p => new ProposalItem(p.Id, p.Origin.Kind, p.Origin.Title, p.Origin.From, p.Pictures.Length)),
+        ];
 
     private static async Task<Results<Ok<ProposalResponse>, ProblemHttpResult>> FromMailbox(
         string id,

@@ -30,7 +30,7 @@ internal static class Problems
     public static ProblemHttpResult NoFile() => Of(404, "This file is not in the library any more.");
 
     public static ProblemHttpResult NoProposal() =>
-        Of(404, "This proposal is no longer here; nothing of it was kept. Open the mail, page or archive again.");
+        Of(404, "This reading is no longer here: it was taken in, or let go. Open the mail, page or archive again.");
 
     public static ProblemHttpResult NoState() => Of(404, "This state of the page is no longer kept: choose another.");
 

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { busy } from './busy.svelte';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -27,10 +28,13 @@ const unreachable =
 export const api = createClient<paths>({
   baseUrl: '/',
   fetch: async (request) => {
+    busy.begin();
     try {
       return await fetch(request);
     } catch {
       throw new Problem(0, unreachable);
+    } finally {
+      busy.end();
     }
   },
 });

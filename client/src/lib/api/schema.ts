@@ -2540,6 +2540,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was read and is neither kept nor let go, the last first. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProposalItem"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/intake/{id}": {
         parameters: {
             query?: never;
@@ -3435,7 +3471,7 @@ export interface components {
         /** @enum {unknown} */
         CaptionPlace: "none" | "below" | "over" | "pointing";
         /** @enum {unknown} */
-        CaptionSource: "none" | "title" | "caption" | "description" | "own";
+        CaptionSource: "none" | "title" | "caption" | "description" | "credit" | "own";
         /** @enum {unknown} */
         ChangeKind: "slide" | "vertical" | "fade" | "none";
         ChosenPicture: {
@@ -4210,6 +4246,14 @@ export interface components {
         PlacementChoices: {
             side: boolean;
             beside: boolean;
+        };
+        ProposalItem: {
+            id: string;
+            kind: components["schemas"]["ProposalKind"];
+            title: string;
+            from: string;
+            /** Format: int32 */
+            pictures: number;
         };
         /** @enum {unknown} */
         ProposalKind: "mail" | "webPage" | "archive" | "bundle";

@@ -43,11 +43,11 @@ and what stands over it. -->
         onchange={(event) => set({ isOn: event.currentTarget.checked })}
       />shown
     </label>
-    {#if !opened.wish!.follows}<button class="dk-button" onclick={() => opened.twice(item.id)}>Once more</button>{/if}
+    {#if !opened.wish!.follows}<button class="dk-button" onclick={() => opened.twice(item.id)}>Duplicate</button>{/if}
   </div>
   {#if slides && opened.wish!.slider!.steps === 'pictures'}
     <div class="flex items-center gap-2">
-      <span class="flex-1">Small picture as its step</span>
+      <span class="flex-1">Thumbnail</span>
       {#if item.step}
         <img src={proofOf(item.step, 160)} alt="" class="h-8 w-10 rounded-[2px] object-cover" />
         <button class="dk-link" onclick={() => set({ step: null })}>the slide’s own</button>

@@ -82,7 +82,7 @@
       <button class="dk-button" onclick={() => opened.addWords()}>Slide of words</button>
     {/if}
     {#if choosing.ids.size > 1}
-      <button class="dk-button" onclick={() => opened.takeOut(choosing.ids)}>Take {choosing.ids.size} out</button>
+      <button class="dk-button" onclick={() => opened.takeOut(choosing.ids)}>Remove {choosing.ids.size}</button>
     {/if}
   </div>
 {/if}
@@ -162,7 +162,7 @@
           >
           <button
             class="dk-button bare"
-            aria-label="Take “{title}” out"
+            aria-label="Remove “{title}”"
             onclick={() => void takeOut(new Set([one.id]), one.id)}><X size={14} /></button
           >
         </div>

@@ -29,16 +29,16 @@
     ['changeMs', 'Change, s', 0, limits.mostChangeMs],
   ] as const);
   const numbers = $derived([
-    ['startsWith', 'Begins with picture', 1, Math.max(1, opened.wish!.items.length)],
-    ['peekPx', 'Of the next show, px', 0, limits.mostPeekPx],
+    ['startsWith', 'Starts with picture', 1, Math.max(1, opened.wish!.items.length)],
+    ['peekPx', 'Part of the next shown, px', 0, limits.mostPeekPx],
   ] as const);
   const turns = $derived([
-    ['playsItself', 'plays by itself, with a way to pause it'],
-    ...(slider.playsItself ? [['backwards', 'goes backwards by itself'] as const] : []),
-    ['loops', 'goes on from the last to the first'],
-    ['shuffles', 'in another order at each visit'],
+    ['playsItself', 'autoplay, with a way to pause it'],
+    ...(slider.playsItself ? [['backwards', 'autoplay goes backwards'] as const] : []),
+    ['loops', 'loop: from the last on to the first'],
+    ['shuffles', 'shuffle: another order at each visit'],
     ...(slider.steps === 'dots' ? [['stepsInside', 'dots stand over the pictures'] as const] : []),
-    ['counter', 'says which of how many'],
+    ['counter', 'counter, as in 2 / 5'],
     ['opensLarger', 'a press opens the larger view'],
   ] as const);
 </script>
@@ -80,33 +80,18 @@
     {/each}
   </div>
   {#if opened.look?.timing}<TimingStrip {opened} timing={opened.look.timing} {limits} />{/if}
+  <Choice label="Transition" now={slider.change} offers={entriesOf(changeKinds)} onset={(change) => set({ change })} />
+  <Choice label="Arrows" now={slider.arrows!} offers={entriesOf(arrowPlaces)} onset={(arrows) => set({ arrows })} />
+  <Choice label="Dots" now={slider.steps} offers={entriesOf(stepKinds)} onset={(steps) => set({ steps })} />
   <Choice
-    label="One follows the other"
-    now={slider.change}
-    offers={entriesOf(changeKinds)}
-    onset={(change) => set({ change })}
-  />
-  <Choice
-    label="Buttons to the one before and after"
-    now={slider.arrows!}
-    offers={entriesOf(arrowPlaces)}
-    onset={(arrows) => set({ arrows })}
-  />
-  <Choice
-    label="A step for each stop"
-    now={slider.steps}
-    offers={entriesOf(stepKinds)}
-    onset={(steps) => set({ steps })}
-  />
-  <Choice
-    label="Buttons and steps are"
+    label="Size of arrows and dots"
     now={slider.controlSize!}
     offers={entriesOf(controlSizes)}
     onset={(controlSize) => set({ controlSize })}
   />
   <div class="mt-3">
     <ColourChoice
-      label="Colour of buttons and steps"
+      label="Colour of arrows and dots"
       colours={site.bands.colours}
       value={slider.controlColour || null}
       none="the page’s own"

@@ -71,7 +71,10 @@ export class Opened {
 
   titleOf = (item: Item) => (item.asset ? this.libraryTitleOf(item) : item.title || 'Words alone');
 
-  private libraryTitleOf = (item: Item) => this.look?.words[item.asset]?.title ?? 'no longer in the library';
+  /** One that was just added is not known before the server has answered. */
+  private libraryTitleOf = (item: Item) =>
+    this.look?.words[item.asset]?.title ??
+    (this.look?.values.items.some(({ id }) => id === item.id) ? 'no longer in the library' : 'being added');
 
   setGallery(change: Partial<GalleryValues>) {
     if (this.wish) this.set({ ...this.wish, gallery: { ...this.wish.gallery, ...change } }, Object.keys(change).join());
@@ -269,14 +272,14 @@ const newItemId = () => newName().slice(0, 10);
 
 export const entriesOf = <T extends string>(names: Record<T, string>) => Object.entries(names) as [T, string][];
 export const kinds = { gallery: 'Gallery', slider: 'Slider', carousel: 'Carousel' } as const;
-export const changeKinds = { slide: 'slides along', vertical: 'moves up', fade: 'fades', none: 'at once' } as const;
+export const changeKinds = { slide: 'slide', vertical: 'slide up', fade: 'fade', none: 'none' } as const;
 export const galleryKinds = {
   grid: 'cells',
   rows: 'rows at true shapes',
   level: 'level columns',
   even: 'evenly spaced',
 } as const;
-export const stepKinds = { dots: 'dots', pictures: 'small pictures', none: 'none' } as const;
+export const stepKinds = { dots: 'dots', pictures: 'thumbnails', none: 'none' } as const;
 export const arrowPlaces = { below: 'below', inside: 'over the pictures', none: 'none' } as const;
 export const controlSizes = { small: 'small', usual: 'usual', large: 'large' } as const;
 export const captionPlaces = { none: 'none', below: 'below', over: 'over', pointing: 'on pointing' } as const;

@@ -118,7 +118,7 @@
         >
         <button
           class="dk-button bare"
-          aria-label="Take cell {i + 1} out"
+          aria-label="Remove cell {i + 1}"
           onclick={() => desk.cells.takeOut(piece, cell.id)}><Trash size={14} /></button
         >
       </li>

@@ -62,7 +62,7 @@
       >
       <button
         class="dk-button bare"
-        aria-label="Take “{title}” out"
+        aria-label="Remove “{title}”"
         onclick={() => set(files.filter((_, at) => at !== i))}><X size={15} /></button
       >
     </li>

@@ -23,7 +23,7 @@
       <button class="dk-button" aria-pressed={desk.trial.swapping === id} onclick={() => desk.trial.begin(id)}
         >Swap</button
       >
-      <button class="dk-button" onclick={() => desk.moves.takeOut(id)}>Take out</button>
+      <button class="dk-button" onclick={() => desk.moves.takeOut(id)}>Remove</button>
       <button class="dk-button" onclick={() => desk.session.toRoom(picture.asset)}>Picture room</button>
     </div>
   </div>

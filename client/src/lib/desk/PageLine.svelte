@@ -16,10 +16,10 @@
   };
   const sentence = $derived(
     keeping.state === 'kept'
-      ? `${states[keeping.page] ?? ''}, kept ${timeOf(keeping.keptAt)}`
+      ? `${states[keeping.page] ?? ''}, saved ${timeOf(keeping.keptAt)}`
       : keeping.state === 'refused' || keeping.state === 'split'
-        ? 'not kept yet'
-        : 'keeping',
+        ? 'not saved yet'
+        : 'saving',
   );
 </script>
 

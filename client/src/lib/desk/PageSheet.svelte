@@ -200,7 +200,7 @@
   <p id="path-problem" class="dk-problem" role="alert">{pathProblem}</p>
   {#each desk.session.oldPaths as old (old)}
     <p class="text-quiet">
-      /{old} leads on to this page. <button class="dk-link" onclick={() => void letGo(old)}>let it go</button>
+      /{old} leads on to this page. <button class="dk-link" onclick={() => void letGo(old)}>forget it</button>
     </p>
   {/each}
   <label class="dk-label mt-2" for="page-summary">Summary</label>

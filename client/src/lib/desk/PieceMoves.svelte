@@ -28,11 +28,8 @@
     >
       <ArrowDown size={15} />
     </button>
-    <button
-      class="dk-button bare"
-      aria-label="Take out"
-      title="Take out"
-      onclick={() => desk.moves.takeOut(desk.chosen!)}><Trash size={15} /></button
+    <button class="dk-button bare" aria-label="Remove" title="Remove" onclick={() => desk.moves.takeOut(desk.chosen!)}
+      ><Trash size={15} /></button
     >
   {/if}
   <button

@@ -39,20 +39,26 @@
 
   async function read(text: string) {
     // Another thing may be chosen before the answer is there: what was typed belongs to this one.
-    const give = onset;
+    const [give, meant] = [onset, of];
+    refused = null;
+    let answered: Schemas['LinkResponse'];
     try {
-      const answered = await answer(api.GET('/api/links', { params: { query: { typed: text } } }));
+      answered = await answer(api.GET('/api/links', { params: { query: { typed: text } } }));
       if (answered.written) give(answered.written);
-      reading = answered;
     } catch (error) {
-      reading = { written: null, repair: null, error: sentenceOf(error) };
+      answered = { written: null, repair: null, error: sentenceOf(error) };
     }
+    if (answered.error) refused = text;
+    const error = answered.error && meant !== of ? `“${text}” was not set: ${answered.error}` : answered.error;
+    reading = { ...answered, error };
   }
+  /** What was refused is not asked about again when the field is left. */
+  let refused: string | null = null;
 
   /** What was typed is taken as soon as the field is left; emptied, it leads nowhere. */
   function take() {
     const text = typed?.trim();
-    if (text === undefined || text === shown) return;
+    if (text === undefined || text === shown || text === refused) return;
     if (text === '') {
       [typed, reading] = [null, null];
       if (value) onset(null);

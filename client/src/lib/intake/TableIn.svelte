@@ -40,7 +40,7 @@
   onfiles={([chosen]) => {
     file = chosen ?? null;
     void read(false);
-  }}>Read a table (CSV)</FilePick
+  }}>Import words (CSV)</FilePick
 >
 {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
 

@@ -14,6 +14,8 @@ export const proposal = (id: string) => ({
   queryFn: () => answer(api.GET('/api/intake/{id}', { params: { path: { id } } })),
   staleTime: Infinity,
 });
+/** What was read and is neither kept nor let go. */
+export const unfinished = () => ({ queryKey: ['intake', 'all'], queryFn: () => answer(api.GET('/api/intake')) });
 export const mailbox = () => ({ queryKey: ['mailbox'], queryFn: () => answer(api.GET('/api/mailbox')) });
 
 /** What is being read, and the mails and pages that wait their turn: each is looked at by itself. */

@@ -7,8 +7,8 @@
   const words = $derived(
     {
       '': '',
-      keeping: 'Keeping …',
-      kept: 'Kept.',
+      keeping: 'Saving …',
+      kept: 'Saved.',
       offline: fields.offline,
       refused: 'One field is not kept: see beside it.',
       split: 'One field was changed elsewhere too: see beside it.',

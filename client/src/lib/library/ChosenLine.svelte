@@ -14,17 +14,18 @@
   }: {
     choosing: Choosing;
     folders: string[];
-    /** The search shows what was taken away and waits. */
+    /** The search shows what was removed and waits. */
     waiting: boolean;
     onround: () => void;
   } = $props();
   let changing = $state(false);
   let said = $state('');
   let undoIds = $state.raw<string[]>([]);
+  let undoWords = $state.raw<(() => Promise<void>) | null>(null);
   let problem = $state('');
   async function act(work: () => Promise<void>) {
     problem = said = '';
-    undoIds = [];
+    [undoIds, undoWords] = [[], null];
     try {
       await work();
       await queryClient.invalidateQueries({ queryKey: ['files'] });
@@ -32,6 +33,13 @@
       problem = sentenceOf(error);
     }
   }
+  const undoMany = () => {
+    const undo = undoWords;
+    return act(async () => {
+      await undo?.();
+      said = 'As it was before.';
+    });
+  };
   const takeAway = () =>
     act(async () => {
       const taken = await answer(api.POST('/api/files/away', { body: { ids: [...choosing.ids] } }));
@@ -39,7 +47,7 @@
       undoIds = taken.away;
       said = [
         taken.away.length > 0
-          ? `${count(taken.away.length, 'picture')} taken away; ` +
+          ? `${count(taken.away.length, 'picture')} removed; ` +
             `${taken.away.length === 1 ? 'it waits' : 'they wait'} ${taken.waitDays} days.`
           : '',
         ...taken.standing
@@ -64,16 +72,17 @@
     <p class="min-w-0 flex-1" role="status">
       {#if choosing.ids.size > 0}<strong>{count(choosing.ids.size, 'picture')} chosen.</strong>{/if}
       {said}
-      {#if undoIds.length > 0}<button class="dk-link" onclick={() => putBack(undoIds)}>Put back</button>{/if}
+      {#if undoIds.length > 0}<button class="dk-link" onclick={() => putBack(undoIds)}>Restore</button>{/if}
+      {#if undoWords}<button class="dk-link" onclick={() => void undoMany()}>Undo</button>{/if}
       {#if problem}<span class="dk-problem">{problem}</span>{/if}
     </p>
     {#if choosing.ids.size > 0}
       <button class="dk-button" onclick={onround}>Words round</button>
       <button class="dk-button" onclick={() => (changing = true)}>Change words</button>
       {#if waiting}
-        <button class="dk-button" onclick={() => putBack([...choosing.ids])}>Put back</button>
+        <button class="dk-button" onclick={() => putBack([...choosing.ids])}>Restore</button>
       {:else}
-        <button class="dk-button" onclick={takeAway}>Take away</button>
+        <button class="dk-button" onclick={takeAway}>Remove</button>
       {/if}
       <button class="dk-button" onclick={() => choosing.clear()}>Choose none</button>
     {:else}
@@ -81,4 +90,11 @@
     {/if}
   </section>
 {/if}
-<ManyWords bind:open={changing} ids={[...choosing.ids]} {folders} ondone={(sentence) => (said = sentence)} />
+<ManyWords
+  bind:open={changing}
+  ids={[...choosing.ids]}
+  {folders}
+  ondone={(sentence, undo) => {
+    [said, undoWords, undoIds, problem] = [sentence, undo, [], ''];
+  }}
+/>

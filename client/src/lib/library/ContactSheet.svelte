@@ -19,7 +19,7 @@
 
   const marksOf = (item: FileItem) =>
     [
-      ...(item.awaySince ? [`taken away ${dayOf(item.awaySince)}`] : []),
+      ...(item.awaySince ? [`removed ${dayOf(item.awaySince)}`] : []),
       ...item.marks.map((mark) => markWords[mark]),
       ...(item.twins.length > 0 ? [twinWords(item)] : []),
     ].join(' · ');

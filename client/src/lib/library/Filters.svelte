@@ -33,6 +33,10 @@
       problem = sentenceOf(error);
     }
   }
+  /** What is typed next is a word of its own. */
+  const goesOn = (line: string) => (line ? `${line} ` : '');
+  /** A name that is taken is said so before its search is replaced. */
+  const isThere = $derived(searches.some((one) => one.name.toLowerCase() === name.trim().toLowerCase()));
   const keep = () => change(() => answer(api.PUT('/api/searches', { body: { name, line: query } })));
   const forget = (one: string) =>
     change(() => answer(api.DELETE('/api/searches/{name}', { params: { path: { name: one } } })));
@@ -46,7 +50,7 @@
         class="dk-button dk-tabular min-h-6"
         aria-pressed={one.isOn}
         disabled={one.count === 0 && !one.isOn}
-        onclick={() => (query = one.line)}>{one.name} {one.count}</button
+        onclick={() => (query = goesOn(one.line))}>{one.name} {one.count}</button
       >
     {/each}
   </div>
@@ -65,15 +69,15 @@
     aria-label="More filters"
   >
     {#each groupsOf(false) as title (title)}{@render group(title)}{/each}
-    <div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Kept searches">
-      <span class="w-24 flex-none text-quiet">Kept searches</span>
+    <div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="Saved searches">
+      <span class="w-24 flex-none text-quiet">Saved searches</span>
       {#each searches as one (one.name)}
         <span class="inline-flex">
           <button
             class="dk-button min-h-6"
             aria-pressed={query.trim() === one.line}
             title={one.line}
-            onclick={() => (query = one.line)}>{one.name}</button
+            onclick={() => (query = goesOn(one.line))}>{one.name}</button
           >
           <button class="dk-button bare min-h-6" aria-label="Forget {one.name}" onclick={() => void forget(one.name)}
             ><X size={13} /></button
@@ -84,11 +88,13 @@
         <input
           class="dk-field min-h-6 w-44 py-0"
           aria-label="Name for this search"
-          placeholder={query.trim() ? 'name for this search' : 'search first, then keep it'}
+          placeholder={query.trim() ? 'name for this search' : 'search first, then save it'}
           disabled={!query.trim()}
           bind:value={name}
         />
-        <button class="dk-button min-h-6" disabled={!query.trim() || !name.trim()}>Keep this search</button>
+        <button class="dk-button min-h-6" disabled={!query.trim() || !name.trim()}
+          >{isThere ? `Replace “${name.trim()}”` : 'Save this search'}</button
+        >
       </form>
       {#if problem}<span class="dk-problem" role="alert">{problem}</span>{/if}
     </div>

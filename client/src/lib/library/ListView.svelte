@@ -118,6 +118,8 @@
       problem = sentenceOf(error);
       return;
     }
+    const left = cells.length - (found.total - index);
+    if (left > 0) problem = `${count(left, 'row')} of what was copied found no picture below this one.`;
     if (waits === 0) said = 'Nothing changes: these cells hold what is there already.';
   }
 

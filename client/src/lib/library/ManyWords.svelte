@@ -12,25 +12,50 @@
     ids,
     folders,
     ondone,
-  }: { open: boolean; ids: string[]; folders: string[]; ondone: (sentence: string) => void } = $props();
+  }: {
+    open: boolean;
+    ids: string[];
+    folders: string[];
+    ondone: (sentence: string, undo: () => Promise<void>) => void;
+  } = $props();
   const fields = ['folder', 'credit', 'rights', 'caption', 'keywords'] as const;
   let name = $state<(typeof fields)[number]>('folder');
-  let value = $state('');
+  /** Null until something is typed: nothing is emptied by only opening this. */
+  let value = $state<string | null>(null);
   let problem = $state('');
   // Looked up when they are wanted: those chosen may never have been in view.
   const looked = createQuery(() => ({ ...thesePictures(ids), enabled: open && ids.length > 0 }));
   const items = $derived(looked.data ?? []);
   const label = $derived(wordLabels[name]);
-  const changed = $derived(items.filter((item) => item.words[name] !== value.trim()));
+  const to = $derived(value?.trim() ?? null);
+  const changed = $derived(to === null ? [] : items.filter((item) => item.words[name] !== to));
+
+  /** Each has again what it had. */
+  async function putBack(was: { id: string; words: string }[], field: (typeof fields)[number]) {
+    const now = await queryClient.fetchQuery({ ...thesePictures(was.map(({ id }) => id)), staleTime: 0 });
+    const changes = now.map(({ id, version }) => ({
+      id,
+      version,
+      change: { [field]: was.find((one) => one.id === id)?.words ?? '' },
+    }));
+    await answer(api.POST('/api/files/each', { body: { changes } }));
+    await queryClient.invalidateQueries({ queryKey: ['files'] });
+  }
+
+  $effect(() => {
+    if (open) value = null;
+  });
 
   async function change() {
     problem = '';
     try {
-      const change: Schemas['FileChange'] = { [name]: value.trim() };
+      const change: Schemas['FileChange'] = { [name]: to ?? '' };
       const done = await answer(api.POST('/api/files/change', { body: { ids, change } }));
       await queryClient.invalidateQueries({ queryKey: ['files'] });
       open = false;
-      ondone(`${label} of ${count(done.changed, 'picture')} changed.`);
+      const was = changed.map((item) => ({ id: item.id, words: item.words[name] }));
+      const field = name;
+      ondone(`${label} of ${count(done.changed, 'picture')} changed.`, () => putBack(was, field));
     } catch (error) {
       problem = sentenceOf(error);
     }
@@ -49,7 +74,11 @@
       ><span class="dk-label">{label} from now on</span>
       <input
         class="dk-field"
-        bind:value
+        value={value ?? ''}
+        placeholder={items.length > 0 && items.every((item) => item.words[name] === items[0]?.words[name])
+          ? items[0]?.words[name]
+          : 'they differ'}
+        oninput={(event) => (value = event.currentTarget.value)}
         list={name === 'folder' ? 'all-folders' : undefined}
         autocomplete="off"
       /></label
@@ -63,9 +92,11 @@
       ? looked.error
         ? sentenceOf(looked.error)
         : 'They are being looked up.'
-      : changed.length === 0
-        ? 'Nothing changes: all have it already.'
-        : `${count(changed.length, 'picture')} will change:`}
+      : to === null
+        ? 'Type what all of them shall have; what changes is shown first.'
+        : changed.length === 0
+          ? 'Nothing changes: all have it already.'
+          : `${count(changed.length, 'picture')} will change:`}
   </p>
   <table class="mt-1 w-full table-fixed">
     <caption class="sr-only">What changes</caption>
@@ -77,7 +108,7 @@
         <tr class="border-t border-hair">
           <td class="truncate py-1 pr-3">{item.words.title}</td>
           <td class="truncate pr-3 text-quiet">{item.words[name] || 'nothing'}</td>
-          <td class="truncate">{value.trim() || 'nothing'}</td>
+          <td class="truncate">{to || 'nothing'}</td>
         </tr>
       {/each}
     </tbody>

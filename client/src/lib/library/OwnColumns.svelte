@@ -56,7 +56,7 @@
         {/if}
         <button
           class="dk-button bare"
-          aria-label="Take {column} out"
+          aria-label="Remove {column}"
           onclick={() => void set(columns.filter((one) => one !== column))}><X size={15} /></button
         >
       </li>

@@ -51,7 +51,7 @@
   });
 
   type Alike = { id: string; version: number; words: { title: string } };
-  /** All places of both show the one that stays; the other is taken away. */
+  /** All places of both show the one that stays; the other is removed. */
   async function merge(goes: Alike, stays: Alike) {
     problem = '';
     await words.now();
@@ -194,7 +194,7 @@
           </div>
         {/each}
         <p class="mt-2 text-quiet">
-          All places of both then show the one that is kept; the other is taken away and waits 30 days.
+          All places of both then show the one that is kept; the other is removed and waits 30 days.
         </p>
       </Group>
     {/if}
@@ -221,9 +221,9 @@
         <p class="text-soft">
           Taken away {dayOf(file.awaySince)}; it goes for good on {dayOf(file.goesOn ?? file.awaySince)}.
         </p>
-        <button class="dk-button mt-2" onclick={() => void leaveOrReturn('/api/files/back')}>Put back</button>
+        <button class="dk-button mt-2" onclick={() => void leaveOrReturn('/api/files/back')}>Restore</button>
       {:else}
-        <button class="dk-button" onclick={() => void leaveOrReturn('/api/files/away')}>Take away</button>
+        <button class="dk-button" onclick={() => void leaveOrReturn('/api/files/away')}>Remove</button>
       {/if}
       {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
     </div>

@@ -114,7 +114,7 @@
   {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
   {#snippet foot()}
     {#if done}
-      <button class="dk-button" onclick={putBack}>Put back</button>
+      <button class="dk-button" onclick={putBack}>Restore</button>
       <button class="dk-button main" onclick={() => (open = false)}>Done</button>
     {:else}
       <button

@@ -33,7 +33,7 @@ export class TypedCells {
     if (!left) this.last = { item, column, was };
     if (left?.stand === 'split')
       return ['', `Changed elsewhere meanwhile, to “${String(left.theirs)}”: choose in the picture’s sheet.`];
-    return left ? ['', left.sentence || words.offline] : ['Kept.', ''];
+    return left ? ['', left.sentence || words.offline] : ['Saved.', ''];
   }
 
   async putBack() {

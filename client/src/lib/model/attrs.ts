@@ -29,7 +29,7 @@ export type FigureAttrs = {
   shape: string | null;
   alt: string | null;
   decorative: boolean;
-  captionSource: 'none' | 'title' | 'caption' | 'description' | 'own';
+  captionSource: 'none' | 'title' | 'caption' | 'description' | 'credit' | 'own';
   caption: string;
   linkKind: 'none' | 'largeFile' | 'page' | 'address';
   linkTarget: string;

@@ -48,6 +48,7 @@ export const captionSources = {
   title: "the picture's title",
   caption: "the picture's caption",
   description: "the picture's description",
+  credit: "the picture's credit",
   own: 'own words',
 } as const;
 

@@ -29,6 +29,6 @@
   </form>
   {#snippet foot()}
     <button class="dk-button" onclick={() => (open = false)}>Not now</button>
-    <button class="dk-button main" form="new-page">Make it</button>
+    <button class="dk-button main" form="new-page">Create</button>
   {/snippet}
 </Sheet>

@@ -83,7 +83,7 @@
             <DropdownMenu.Item class="dk-item" onSelect={() => onswitch(!item.isOn)}
               >{item.isOn ? 'Switch off' : 'Switch on'}</DropdownMenu.Item
             >
-            <DropdownMenu.Item class="dk-item" onSelect={ontakeaway}>Take away</DropdownMenu.Item>
+            <DropdownMenu.Item class="dk-item" onSelect={ontakeaway}>Remove</DropdownMenu.Item>
           {/if}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

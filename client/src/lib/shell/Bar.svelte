@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import Search from '@lucide/svelte/icons/search';
   import { askToFind } from '$lib/ui/acts.svelte';
+  import { busy } from '$lib/api/busy.svelte';
   import Finder from './Finder.svelte';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
@@ -33,7 +34,7 @@
   ];
 </script>
 
-<header class="flex h-12 flex-none items-center gap-8 border-b border-hair px-4">
+<header class="relative flex h-12 flex-none items-center gap-3 border-b border-hair px-4 whitespace-nowrap xl:gap-8">
   <a
     href="/site"
     class="dk-marked flex h-full items-center gap-2.5 px-3.5 -ml-3.5 text-read font-semibold"
@@ -41,14 +42,14 @@
     aria-current={page.url.pathname.startsWith('/site') ? 'page' : undefined}
   >
     <Mark />
-    <span class="max-w-60 truncate">{site.data?.name ?? 'Dekoro'}</span>
+    <span class="max-w-44 truncate xl:max-w-60">{site.data?.name ?? 'Dekoro'}</span>
   </a>
   <nav aria-label="Places" class="flex h-full">
     {#each places as place (place.href)}
       <a href={place.href} class="dk-place dk-marked" aria-current={place.here() ? 'page' : undefined}>{place.name}</a>
     {/each}
   </nav>
-  <div class="ml-auto flex items-center gap-4">
+  <div class="ml-auto flex items-center gap-1.5 xl:gap-4">
     <button
       class="dk-button bare"
       onclick={askToFind}
@@ -73,12 +74,26 @@
     <span class="dk-tabular" aria-live="polite">{changes === 0 ? 'All published' : count(changes, 'change')}</span>
     <button class="dk-button main" onclick={() => (publishing = true)}>Publish</button>
   </div>
+  {#if busy.isLong}<div class="dk-busy" role="progressbar" aria-label="Working"></div>{/if}
 </header>
 <PublishSheet bind:open={publishing} />
 <KeysSheet bind:open={keysOpen} />
 <Finder />
 
 <style>
+  /* Something takes its time: a stroke along the bar's edge. */
+  .dk-busy {
+    position: absolute;
+    inset: auto 0 -2px;
+    height: 2px;
+    background: linear-gradient(90deg, var(--dk-crop) 40%, transparent 0) 0 0 / 120px 2px;
+    animation: dk-busy 900ms linear infinite;
+  }
+  @keyframes dk-busy {
+    to {
+      background-position: 120px 0;
+    }
+  }
   .dk-marked {
     position: relative;
   }

@@ -110,31 +110,33 @@
           placeholder="A page, a picture, a file, or what you want to do"
           aria-label="Find or do anything"
         />
-        <Command.List class="min-h-0 overflow-y-auto py-1.5">
-          {#each groups as group (group.name)}
-            <Command.Group>
-              <Command.GroupHeading class="px-4 pt-2 pb-1 text-quiet">{group.name}</Command.GroupHeading>
-              <Command.GroupItems>
-                {#each group.items as found, i (i)}
-                  <Command.Item
-                    value="{group.name} {i} {found.name}"
-                    class="dk-item gap-3 px-4! aria-selected:bg-neutral aria-selected:text-neutral-content"
-                    onSelect={() => choose(found)}
-                  >
-                    {#if 'picture' in found && found.picture}
-                      <img src={proofOf(found.picture, 160)} alt="" class="h-6 w-9 object-contain object-left" />
-                    {/if}
-                    <span class="min-w-0 truncate">{found.name}</span>
-                    {#if 'more' in found && found.more}<span class="min-w-0 truncate opacity-75">{found.more}</span
-                      >{/if}
-                    {#if found.keys}<kbd class="dk-key ml-auto">{found.keys}</kbd>{/if}
-                  </Command.Item>
-                {/each}
-              </Command.GroupItems>
-            </Command.Group>
-          {:else}
-            <p class="px-4 py-3" role="status">Nothing answers to “{line}”: fewer or shorter words find more.</p>
-          {/each}
+        <Command.List tabindex={0} aria-label="What was found" class="min-h-0 overflow-y-auto py-1.5">
+          <Command.Viewport>
+            {#each groups as group (group.name)}
+              <Command.Group>
+                <Command.GroupHeading class="px-4 pt-2 pb-1 text-quiet">{group.name}</Command.GroupHeading>
+                <Command.GroupItems>
+                  {#each group.items as found, i (i)}
+                    <Command.Item
+                      value="{group.name} {i} {found.name}"
+                      class="dk-item gap-3 px-4! aria-selected:bg-neutral aria-selected:text-neutral-content"
+                      onSelect={() => choose(found)}
+                    >
+                      {#if 'picture' in found && found.picture}
+                        <img src={proofOf(found.picture, 160)} alt="" class="h-6 w-9 object-contain object-left" />
+                      {/if}
+                      <span class="min-w-0 truncate">{found.name}</span>
+                      {#if 'more' in found && found.more}<span class="min-w-0 truncate opacity-75">{found.more}</span
+                        >{/if}
+                      {#if found.keys}<kbd class="dk-key ml-auto">{found.keys}</kbd>{/if}
+                    </Command.Item>
+                  {/each}
+                </Command.GroupItems>
+              </Command.Group>
+            {:else}
+              <p class="px-4 py-3" role="status">Nothing answers to “{line}”: fewer or shorter words find more.</p>
+            {/each}
+          </Command.Viewport>
         </Command.List>
       </Command.Root>
     </Dialog.Content>

@@ -115,7 +115,7 @@
       <section class="flex min-w-0 flex-1 flex-col" aria-label="As it stood then">
         <div class="flex h-12 flex-none items-center gap-3">
           <h2 class="min-w-0 truncate font-semibold">{when(then)}</h2>
-          <button class="dk-button main ml-auto" onclick={() => restore(then.version)}>Have it back like this</button>
+          <button class="dk-button main ml-auto" onclick={() => restore(then.version)}>Restore this state</button>
         </div>
         <div class="min-h-0 flex-1">
           <PageFrame src={viewOf(then)} title="{then.title} as it stood then" {widthPx} onkey={keys} />

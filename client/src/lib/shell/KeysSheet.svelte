@@ -106,6 +106,15 @@
     </div>
   {/if}
   <h3 class="text-read font-semibold">Keys</h3>
+  <label class="mt-1 mb-3 flex items-start gap-2">
+    <input
+      type="checkbox"
+      class="mt-0.5 size-4 accent-neutral"
+      checked={letters.on}
+      onchange={(event) => letters.set(event.currentTarget.checked)}
+    />
+    <span>Single letters and signs act as keys, where no text is being written</span>
+  </label>
   {#each places as place (place.name)}
     <h3 class="mt-3 font-semibold first:mt-0">{place.name}</h3>
     <dl class="mt-1 grid grid-cols-[168px_1fr]">
@@ -115,13 +124,4 @@
       {/each}
     </dl>
   {/each}
-  <label class="mt-4 flex items-start gap-2">
-    <input
-      type="checkbox"
-      class="mt-0.5 size-4 accent-neutral"
-      checked={letters.on}
-      onchange={(event) => letters.set(event.currentTarget.checked)}
-    />
-    <span>Single letters and signs act as keys, where no text is being written</span>
-  </label>
 </Sheet>

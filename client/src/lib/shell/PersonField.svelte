@@ -13,7 +13,7 @@
 </script>
 
 <button class="dk-button bare max-w-40" onclick={() => ((typed = person.now), (open = true))}>
-  <UserRound size={16} /><span class="truncate">{person.now || 'Your name'}</span>
+  <UserRound size={16} /><span class="sr-only truncate xl:not-sr-only">{person.now || 'Your name'}</span>
 </button>
 <Sheet bind:open title="Who is at this desk">
   <form id="person" onsubmit={(event) => (event.preventDefault(), keep())}>

@@ -19,9 +19,11 @@ export function inAddress(
   take: (parts: Parts) => void,
 ) {
   let here = false;
-  afterNavigate(({ type }) => {
-    // Back and forward, and a link to the same screen: the address leads.
-    if (here && (type === 'popstate' || type === 'link')) take(partsOf(names));
+  /** What is written into the address from here, as long as it is on its way. */
+  let mine = 0;
+  afterNavigate(() => {
+    // Back and forward, and whatever leads to the same screen: the address leads.
+    if (here && mine === 0) take(partsOf(names));
     here = true;
   });
   $effect(() => {
@@ -31,11 +33,12 @@ export function inAddress(
       const changed = names.filter((name) => (parts[name] ?? '') !== was[name]);
       if (changed.length === 0) return;
       const replaceState = !changed.some((name) => steps.includes(name));
+      mine++;
       void goto(withParts(page.url, Object.fromEntries(names.map((name) => [name, parts[name] ?? '']))), {
         replaceState,
         keepFocus: true,
         noScroll: true,
-      });
+      }).finally(() => mine--);
     });
   });
 }

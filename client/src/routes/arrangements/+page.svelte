@@ -26,7 +26,7 @@
     }
   }
 
-  /** The one that was taken away last: a press brings it back. */
+  /** The one that was removed last: a press brings it back. */
   let away = $state.raw<{ id: string; name: string } | null>(null);
 
   async function takeAway(one: { id: string; name: string }) {
@@ -70,9 +70,7 @@
   {#if problem}<p class="dk-problem pb-3" role="alert">{problem}</p>{/if}
   {#if away}
     <p class="mb-3 flex items-center gap-3 border border-hair bg-base-100 px-4 py-2" role="status">
-      <span class="flex-1"
-        >“{away.name}” is taken away. It waits for 30 days, and its pictures stay in the library.</span
-      >
+      <span class="flex-1">“{away.name}” is removed. It waits for 30 days, and its pictures stay in the library.</span>
       <button class="dk-button" onclick={() => away && void putBack(away.id)}>Undo</button>
     </p>
   {/if}
@@ -101,8 +99,8 @@
           class="dk-button"
           disabled={one.usedIn.length > 0}
           title={one.usedIn.length > 0 ? 'It stands on a page: take it out there first' : undefined}
-          aria-label="Take “{one.name}” away"
-          onclick={() => void takeAway(one)}>Take away</button
+          aria-label="Remove “{one.name}”"
+          onclick={() => void takeAway(one)}>Remove</button
         >
       </li>
     {/each}

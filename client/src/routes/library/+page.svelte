@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { sentenceOf } from '$lib/api/client';
+  import { answer, api, sentenceOf } from '$lib/api/client';
   import type { Through } from '$lib/api/queries';
   import ThroughChoice from '$lib/library/ThroughChoice.svelte';
   import Apart from '$lib/library/Apart.svelte';
@@ -59,8 +59,17 @@
   async function takeFiles(files: File[]) {
     if (files.some(isWords)) return intake.files([await bundleOf(files)]);
     const pictures = files.filter((file) => !isReadable(file));
-    if (pictures.length > 0) void uploads.add(pictures);
+    if (pictures.length > 0) void addWithFolder(pictures);
     if (pictures.length < files.length) void intake.files(files.filter(isReadable));
+  }
+  /** Files of a folder that was chosen are in a folder of that name here too. */
+  async function addWithFolder(files: File[]) {
+    const folder = files[0]?.webkitRelativePath.split('/')[0] ?? '';
+    const ids = (await uploads.add(files)).filter((id) => id !== null);
+    if (folder === '' || ids.length === 0) return;
+    const fresh = (await answer(api.POST('/api/files/these', { body: { ids } }))).items;
+    const without = fresh.filter((item) => item.words.folder === '').map((item) => item.id);
+    if (without.length > 0) await answer(api.POST('/api/files/change', { body: { ids: without, change: { folder } } }));
   }
   const take = async (data: DataTransfer | null) => void takeFiles(await filesOf(data));
   /** Escape goes back one step: from a field of the sheet, from what is chosen together, from the sheet. */

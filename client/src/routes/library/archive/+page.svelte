@@ -59,7 +59,7 @@
               class="dk-choice dk-tabular"
               aria-pressed={choice.isOn}
               disabled={choice.count === 0 && !choice.isOn}
-              onclick={() => (query = choice.line)}
+              onclick={() => (query = choice.line ? `${choice.line} ` : '')}
             >
               <span class="min-w-0 flex-1 truncate">{choice.value}</span>{choice.count}
             </button>

@@ -5,11 +5,12 @@
   import Archive from '@lucide/svelte/icons/archive';
   import { sentenceOf } from '$lib/api/client';
   import TableIn from '$lib/intake/TableIn.svelte';
-  import { intake, mailbox } from '$lib/intake/intake.svelte';
+  import { intake, mailbox, unfinished } from '$lib/intake/intake.svelte';
   import { filesOf } from '$lib/media/uploads.svelte';
-  import { dayOf, weight } from '$lib/model/words';
+  import { count, dayOf, weight } from '$lib/model/words';
 
   const mails = createQuery(mailbox);
+  const waiting = createQuery(unfinished);
   let address = $state('');
   let archive = $state('/standins/archive/collection.json');
   let over = $state(false);
@@ -48,6 +49,22 @@
     </p>
     {#if intake.reading}<p class="mt-4 text-read" role="status">Reading {intake.reading} …</p>{/if}
     {#if intake.problem}<p class="dk-problem mt-4 text-read" role="alert">{intake.problem}</p>{/if}
+    {#if waiting.data?.length}
+      <section aria-labelledby="way-waiting" class="mt-6 border border-hair bg-base-100 px-4 py-3">
+        <h2 id="way-waiting" class="text-read">Not finished</h2>
+        <p class="text-quiet">Read, and neither taken in nor let go. What you typed is still there.</p>
+        <ul class="mt-1">
+          {#each waiting.data as one (one.id)}
+            <li class="border-t border-hair">
+              <a class="flex gap-3 py-1.5 hover:bg-base-200" href="/library/in/{one.id}">
+                <span class="min-w-0 flex-1 truncate">{one.title || 'Without a title'}</span>
+                <span class="text-quiet">{one.from ? `${one.from}, ` : ''}{count(one.pictures, 'picture')}</span>
+              </a>
+            </li>
+          {/each}
+        </ul>
+      </section>
+    {/if}
     <div class="mt-6 grid grid-cols-2 gap-x-10 gap-y-8">
       <section aria-labelledby="way-mailbox" class="row-span-3">
         <h2 id="way-mailbox" class="text-read">The mailbox</h2>
@@ -73,15 +90,15 @@
             </li>
           {/each}
         </ul>
-        <h2 id="way-table" class="mt-8 text-read">The library as a table</h2>
+        <h2 id="way-table" class="mt-8 text-read">Export and import</h2>
         <p class="mt-1 text-quiet">
           All words in one table for a spreadsheet, and back in with what changes shown first; or everything with its
           files.
         </p>
         <p class="mt-2 flex flex-wrap gap-2">
           <TableIn />
-          <a class="dk-button" href="/api/library.csv" download>Table out (CSV)</a>
-          <a class="dk-button" href="/api/library.zip" download>All files out (.zip)</a>
+          <a class="dk-button" href="/api/library.csv" download>Export words (CSV)</a>
+          <a class="dk-button" href="/api/library.zip" download>Export everything (.zip)</a>
         </p>
       </section>
       <section aria-labelledby="way-file">

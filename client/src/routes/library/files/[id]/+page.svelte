@@ -117,9 +117,9 @@
         <a class="dk-button" href={address} download={file.fileName}>Download</a>
         {#if file.awaySince}
           <span class="text-soft">Taken away; it waits 30 days.</span>
-          <button class="dk-button" onclick={() => void words.set(file, 'isAway', false)}>Put back</button>
+          <button class="dk-button" onclick={() => void words.set(file, 'isAway', false)}>Restore</button>
         {:else}
-          <button class="dk-button" onclick={() => void words.set(file, 'isAway', true)}>Take away</button>
+          <button class="dk-button" onclick={() => void words.set(file, 'isAway', true)}>Remove</button>
         {/if}
       </div>
       <FieldNote fields={words} field="isAway" />

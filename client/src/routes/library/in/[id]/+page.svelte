@@ -5,11 +5,11 @@
   import { page } from '$app/state';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { know, pageList, queryClient, sitePlan } from '$lib/api/queries';
-  import { intake, proposal } from '$lib/intake/intake.svelte';
+  import { begunOf, endBegun, keepBegun } from '$lib/intake/begun';
+  import { intake, proposal, unfinished } from '$lib/intake/intake.svelte';
   import PictureTable from '$lib/intake/PictureTable.svelte';
   import Reading from '$lib/intake/Reading.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
-  import type { WordName } from '$lib/model/wordLabels';
   import { count, dayOf } from '$lib/model/words';
 
   const id = $derived(page.params.id ?? '');
@@ -19,13 +19,16 @@
   const read = $derived(found.data);
   const hasWords = $derived((read?.pieces ?? []).some((piece) => piece.kind !== 'picture'));
 
-  let typed = $state<Record<string, Partial<Record<WordName, string>>>>({});
-  let without = $state.raw(new Set<string>());
-  let folder = $state('');
+  // svelte-ignore state_referenced_locally
+  const begun = begunOf(id);
+  let typed = $state(begun.typed);
+  let without = $state.raw(new Set(begun.without));
+  let folder = $state(begun.folder);
   /** A page's id, or what is to be made; empty takes the pictures only. */
-  let target = $state<string>('new-post');
-  let after = $state('');
-  let title = $state<string | null>(null);
+  let target = $state<string>(begun.target);
+  let after = $state(begun.after);
+  let title = $state<string | null>(begun.title);
+  $effect(() => keepBegun(id, { typed: $state.snapshot(typed), without: [...without], folder, target, after, title }));
   let width = $state<'phone' | 'desktop'>('desktop');
   let problem = $state('');
   let keeping = $state(false);
@@ -43,10 +46,12 @@
   type Node = { type: string; attrs?: { id?: string }; content?: Node[]; text?: string };
   const wordsOf = (node: Node): string => node.text ?? (node.content ?? []).map(wordsOf).join(' ');
   const pieces = $derived(
-    ((draft.data?.document as Node | undefined)?.content ?? []).map((node) => ({
-      id: node.attrs?.id ?? '',
-      words: node.type === 'figure' ? 'a picture' : wordsOf(node).slice(0, 60) || node.type,
-    })),
+    ((draft.data?.document as Node | undefined)?.content ?? [])
+      .map((node) => ({
+        id: node.attrs?.id ?? '',
+        words: node.type === 'figure' ? '' : wordsOf(node).slice(0, 60) || node.type,
+      }))
+      .map((piece, i) => ({ ...piece, words: piece.words || `picture, piece ${i + 1}` })),
   );
   const src = $derived.by(() => {
     // Words typed into the title are shown when they rest, not at every letter.
@@ -82,6 +87,8 @@
           },
         }),
       );
+      endBegun(id);
+      await queryClient.invalidateQueries({ queryKey: unfinished().queryKey });
       await Promise.all(['files', 'pages'].map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
       if (await intake.next()) return;
       await goto(kept.page ? `/pages/${kept.page}` : '/library');
@@ -112,6 +119,8 @@
   }
   async function letGo() {
     await api.DELETE('/api/intake/{id}', { params: { path: { id } } });
+    endBegun(id);
+    await queryClient.invalidateQueries({ queryKey: unfinished().queryKey });
     if (await intake.next()) return;
     await goto('/library/in');
   }
@@ -137,7 +146,7 @@
         </p>
       </div>
       {#if problem}<p class="dk-problem max-w-[44ch]" role="alert">{problem}</p>{/if}
-      <button class="dk-button" onclick={letGo}>Let it go</button>
+      <button class="dk-button" onclick={letGo}>Discard</button>
       <button class="dk-button main" disabled={keeping || (taken.length === 0 && goesTo === '')} onclick={keep}>
         {taken.length === 0 ? 'Take the words' : `Take in ${count(taken.length, 'picture')}`}{isNew
           ? `, make the ${goesTo.slice(4)}`

@@ -124,7 +124,7 @@
           >{room.look.width} × {room.look.height}{room.saving
             ? ', being kept'
             : room.keptAt
-              ? `, kept ${timeOf(room.keptAt)}`
+              ? `, saved ${timeOf(room.keptAt)}`
               : ''}</span
         >
         {#if room.problem && !room.theirs}<span class="dk-problem truncate" role="alert">{room.problem}</span>{/if}
