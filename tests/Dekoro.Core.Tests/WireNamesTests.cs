@@ -15,7 +15,7 @@ public sealed class WireNamesTests
         ArrowsAt: below inside none
         ButtonKind: filled outline
         CaptionPlace: none below over pointing
-        CaptionSource: none title caption description own
+        CaptionSource: none title caption description credit own
         ChangeKind: slide vertical fade none
         ControlSize: small usual large
         DownloadKind: pdf sound video archive office text

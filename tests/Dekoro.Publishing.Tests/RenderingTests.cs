@@ -215,7 +215,7 @@ public sealed class RenderingTests : IAsyncLifetime
             Squeezed(await BlockAsync(new ParagraphBlock("p", line)))
         );
         Assert.StartsWith(
-            "<h3 data-block=\"h\">",
+            "<h3 id=\"h\" data-block=\"h\">",
             await BlockAsync(new HeadingBlock("h", 3, line)),
             StringComparison.Ordinal
         );

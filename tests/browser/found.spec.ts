@@ -17,7 +17,7 @@ type Piece = { type: string; content?: Piece[]; text?: string; attrs?: Record<st
 const draftOf = async (url: string, id: string) =>
   ((await (await fetch(`${url}/api/pages/${id}/draft`)).json()) as { document: { content: Piece[] } }).document.content;
 
-test('One undo takes back the last thing done, be it a switch, typed words, or the shape of an arrangement, also after a walk to the room', async ({
+test('One undo takes back the last thing done: a switch, typed words, the shape of an arrangement, also after a walk to the room', async ({
   page,
   own,
 }) => {
@@ -62,7 +62,7 @@ test('One undo takes back the last thing done, be it a switch, typed words, or t
   await expect.poll(async () => (await caption()).captionSource ?? 'none').toBe('none');
 });
 
-test('The desk: an empty line of the map takes the caret, a link is of the words it was typed for, sizes and tables are read as they are meant', async ({
+test('On the desk the map keeps the focus, a link is of the words it was typed for, sizes and tables are read as meant', async ({
   page,
   own,
 }) => {
@@ -122,7 +122,7 @@ test('The desk: an empty line of the map takes the caret, a link is of the words
   await expect(frame.locator('.ProseMirror')).not.toContainText('RoomPrice');
 });
 
-test('The library: a refusal stands beside its button, a switch leaves room for the next word, a repeat is led to, a reading goes on', async ({
+test('In the library a refusal stands beside its button, a switch ends its word, a repeat is led to, a reading goes on', async ({
   page,
   own,
 }) => {
@@ -170,7 +170,7 @@ test('The library: a refusal stands beside its button, a switch leaves room for 
   await expect(waiting).toHaveCount(0);
 });
 
-test('An arrangement: a number that cannot be stays in its field and stops nothing, quick keys all count, autoplay that has ended plays again', async ({
+test('A number that cannot be stays in its field and stops nothing, quick keys all count, autoplay that has ended plays again', async ({
   page,
   own,
 }) => {

@@ -127,7 +127,7 @@ test('The room is worked by keys alone, and the keep area steers every cut while
   await page.getByRole('slider', { name: 'Contrast' }).focus();
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('region', { name: 'Versions' }).getByRole('listitem')).toHaveCount(2);
-  await expect(page.getByRole('status').getByText(/kept/)).toBeVisible();
+  await expect(page.getByRole('status').getByText(/saved/)).toBeVisible();
   // Held down, the original is shown.
   const light = page.locator('[style*="room-light"]');
   expect(await light.count()).toBeGreaterThan(0);

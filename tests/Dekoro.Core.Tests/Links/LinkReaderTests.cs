@@ -38,6 +38,8 @@ public sealed class LinkReaderTests
     [InlineData("page:gone")]
     [InlineData("two words")]
     [InlineData("")]
+    [InlineData("https://")]
+    [InlineData("https://kites.example/media/original/a")]
     public void What_leads_nowhere_or_must_not_be_followed_is_refused_with_a_reason(string typed)
     {
         var reading = LinkReader.Read(typed, Sample.Museum);

@@ -41,6 +41,13 @@ public sealed class LibraryQueryTests
         Assert.Empty(query.Filters);
     }
 
+    [Theory]
+    [InlineData("type:jpg", "type:jpeg")]
+    [InlineData("type:.TIF", "type:tiff")]
+    [InlineData("color:red", "colour:red")]
+    public void Common_spellings_are_taken_for_what_they_mean(string typed, string written) =>
+        Assert.Equal(written, LibraryQuery.Read(typed).Written);
+
     [Fact]
     public void A_word_with_a_colon_that_names_no_filter_is_a_word() =>
         Assert.Equal(["14:30", "https://example.org"], LibraryQuery.Read("14:30 https://example.org").Words);

@@ -182,11 +182,29 @@ public sealed class PagePlanTests
         string Caption(CaptionSource source) =>
             Plan(Page(Figure(caption: new(source, "Our own"))), [Picture()]).Figures["f1"].Caption;
         Assert.Equal(
-            ["", "Kite over the dunes", "A red kite", "Seen from the pier", "Our own"],
+            ["", "Kite over the dunes", "A red kite", "Seen from the pier", "Ana Verhulst", "Our own"],
             Enum.GetValues<CaptionSource>().Select(Caption)
         );
         Assert.Equal("", Plan(Page(Figure(alt: new(true, "ignored"))), [Picture()]).Figures["f1"].Alt);
         Assert.Equal("Here only", Plan(Page(Figure(alt: new(false, "Here only"))), [Picture()]).Figures["f1"].Alt);
+    }
+
+    [Fact]
+    public void A_link_to_a_place_of_the_page_that_is_not_there_is_noticed_and_one_to_a_heading_is_good()
+    {
+        var plan = Plan(
+            Page(
+                new HeadingBlock("times", 2, [new TextRun("When we fly")]),
+                new ParagraphBlock("p1", [new TextRun("When", Link: "#times")]),
+                new ParagraphBlock("p2", [new TextRun("Where", Link: "#no-such")])
+            ),
+            []
+        );
+        Assert.StartsWith(
+            "The link on “Where” leads nowhere.",
+            Assert.Single(PageChecks.Of(plan), n => n.BlockId is "p1" or "p2").Sentence,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]

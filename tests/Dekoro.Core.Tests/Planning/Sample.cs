@@ -36,7 +36,8 @@ internal static class Sample
                     "Kite over the dunes",
                     "A red kite over dunes",
                     "A red kite",
-                    "Seen from the pier"
+                    "Seen from the pier",
+                    "Ana Verhulst"
                 )
         );
 

@@ -39,6 +39,20 @@ export const api = createClient<paths>({
   },
 });
 
+/**
+ * Whether the window is about to go: what is sent then is let go on without it (Fetch standard, keepalive), which takes
+ * little at a time and is for nothing else.
+ */
+let isLeaving = false;
+const leavingMs = 2_000;
+globalThis.addEventListener?.('beforeunload', () => {
+  isLeaving = true;
+  // A person who was asked may have stayed.
+  setTimeout(() => (isLeaving = false), leavingMs);
+});
+const mostAtLeaving = 60_000;
+export const outlives = (body: unknown) => isLeaving && JSON.stringify(body).length < mostAtLeaving;
+
 /** The answer's data, or a Problem thrown. */
 export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const { data, error, response } = await call;

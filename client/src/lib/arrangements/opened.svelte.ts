@@ -223,18 +223,12 @@ export class Opened {
     this.sentAt = Date.now();
     const sent = this.wish;
     try {
-      const look = await answer(
-        api.PUT('/api/arrangements/{id}', {
-          params: { path: { id: this.id } },
-          headers: { 'If-Match': `"${this.look.version}"` },
-          body: sent,
-        }),
-      );
+      const [look, refused] = await this.send(sent, this.look);
       // What is as it was stays the same object, so that only what is another is drawn anew.
       const values = replaceEqualDeep(sent, look.values);
       this.look = { ...replaceEqualDeep(this.look, look), values };
-      this.problem = '';
-      if (this.wish === sent) this.wish = values;
+      this.problem = refused;
+      if (this.wish === sent && !refused) this.wish = values;
       this.shows(look.version);
     } catch (error) {
       this.problem = sentenceOf(error);
@@ -244,6 +238,28 @@ export class Opened {
     }
     this.sending = false;
     if (this.wish !== sent && !this.problem) await this.keep();
+  }
+
+  /** What is refused stays out, as it is kept, and the rest goes without it. @returns the answer, and why it was refused. */
+  private async send(wish: Values, from: Schemas['ArrangementResponse']) {
+    let [body, refused]: [Values, string] = [wish, ''];
+    for (;;) {
+      try {
+        const put = api.PUT('/api/arrangements/{id}', {
+          params: { path: { id: this.id } },
+          headers: { 'If-Match': `"${from.version}"` },
+          body,
+        });
+        return [await answer(put), refused] as const;
+      } catch (error) {
+        const rest =
+          error instanceof Problem && error.status === 400 && error.field
+            ? withKept(body, from.values, error.field)
+            : null;
+        if (!rest) throw error;
+        [body, refused] = [rest, refused || sentenceOf(error)];
+      }
+    }
   }
 
   keepMine() {
@@ -266,6 +282,19 @@ export class Opened {
     this.wish = look.values;
     this.shows(look.version);
   }
+}
+
+/** Values with one field, wherever it stands, as it is kept; null where that is no other. */
+function withKept(values: Values, kept: Values, field: string): Values | null {
+  const put = <T extends object | null | undefined>(mine: T, theirs: T): T =>
+    mine && theirs && field in mine && field in theirs ? { ...mine, [field]: theirs[field as never] } : mine;
+  const next = {
+    ...put(values, kept),
+    gallery: put(values.gallery, kept.gallery),
+    slider: put(values.slider, kept.slider),
+    items: values.items.map((item) => put(item, kept.items.find(({ id }) => id === item.id) ?? item)),
+  };
+  return JSON.stringify(next) === JSON.stringify(values) ? null : next;
 }
 
 const newItemId = () => newName().slice(0, 10);

@@ -1,4 +1,4 @@
-import { answer, api, Problem, sentenceOf, type Draft, type Schemas } from '$lib/api/client';
+import { answer, api, outlives, Problem, sentenceOf, type Draft, type Schemas } from '$lib/api/client';
 import { Copies, type Copy } from '$lib/model/copies';
 import { patchOf } from './patch';
 
@@ -181,7 +181,7 @@ export class Autosave {
     this.unanswered = [...this.unanswered, body];
     const kept =
       (await this.sendChange(body)) ??
-      (await answer(api.PUT('/api/pages/{id}/draft', { ...this.at, body, keepalive: fits(body) })));
+      (await answer(api.PUT('/api/pages/{id}/draft', { ...this.at, body, keepalive: outlives(body) })));
     [this.sending, this.unanswered] = [null, []];
     this.sent = body;
     this.version = kept.version;
@@ -199,7 +199,7 @@ export class Autosave {
           params: this.at.params,
           headers: { ...this.at.headers, 'Content-Type': 'application/json-patch+json' },
           body: patchOf(this.sent, body) as never,
-          keepalive: fits(patchOf(this.sent, body)),
+          keepalive: outlives(patchOf(this.sent, body)),
         }),
       );
     } catch (error) {
@@ -228,9 +228,6 @@ export class Autosave {
     if (!(error instanceof Problem) || error.status === 0 || error.status >= 500) this.later(againMs);
   }
 }
-
-/** What a browser still sends while the window closes (Fetch standard: 64 KiB in flight). */
-const fits = (body: unknown) => JSON.stringify(body).length < 60_000;
 
 /** Whether two drafts hold the same words and pictures, however each is written down. */
 function saysSame(one: Schemas['DraftChange'], other: Schemas['DraftChange']): boolean {

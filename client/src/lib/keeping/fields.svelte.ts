@@ -29,8 +29,9 @@ const restMs = 600;
 /** What did not reach the server is sent again after this time. */
 const againMs = 3_000;
 const same = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
-/** The server trims words: that is no other value. */
+/** What stands round words is no other value: the server may trim it. */
 const trimmed = (value: unknown) => (typeof value === 'string' ? value.trim() : value);
+const sameWords = (one: unknown, other: unknown) => same(trimmed(one), trimmed(other));
 
 /**
  * The fields of one thing, wherever they stand. What is typed is stored in this browser at once and sent after a moment's
@@ -188,8 +189,8 @@ export class Fields<T extends { version: number }> {
     for (const [field, typed] of Object.entries(this.typed)) {
       if (typed.stand !== 'waiting' || !this.known) continue;
       const theirs = this.source.read(this.known, field);
-      if (same(trimmed(typed.value), theirs)) this.settle(field, typed.value);
-      else if (!same(typed.base, theirs) && !same(trimmed(typed.sent), theirs))
+      if (sameWords(typed.value, theirs)) this.settle(field, typed.value);
+      else if (!sameWords(typed.base, theirs) && !sameWords(typed.sent, theirs))
         Object.assign(typed, { stand: 'split', theirs });
     }
   }

@@ -1,4 +1,4 @@
-import { answer, api, type Schemas } from '$lib/api/client';
+import { answer, api, outlives, type Schemas } from '$lib/api/client';
 import { queryClient } from '$lib/api/queries';
 import { oneFile } from '$lib/media/otherFiles';
 import { fieldsOf } from './fieldsOf';
@@ -16,7 +16,7 @@ export const files = fieldsOf<Detail>({
         params: { path: { id: item.id } },
         headers: { 'If-Match': `"${item.version}"` },
         body: change as Schemas['DownloadChange'],
-        keepalive: true,
+        keepalive: outlives(change),
       }),
     ),
   kept: (item) => {

@@ -1,4 +1,4 @@
-import { answer, api, type FileItem, type Schemas } from '$lib/api/client';
+import { answer, api, outlives, type FileItem, type Schemas } from '$lib/api/client';
 import { onePicture, queryClient } from '$lib/api/queries';
 import { ownWord, type WordName } from '$lib/model/wordLabels';
 import { fieldsOf } from './fieldsOf';
@@ -24,8 +24,7 @@ export const pictures = fieldsOf<FileItem>({
         params: { path: { id: item.id } },
         headers: { 'If-Match': `"${item.version}"` },
         body: changeOf(change),
-        // What is typed last goes out also where the window closes.
-        keepalive: true,
+        keepalive: outlives(change),
       }),
     ),
   kept: (item) => {

@@ -62,18 +62,26 @@ export class Copies {
   }
 
   /** What this window, or one that is gone, had left of the page; the newest first. */
-  async left(): Promise<Copy[]> {
-    const held = new Set(((await navigator.locks?.query())?.held ?? []).map((lock) => lock.name));
-    const keys = Object.keys(localStorage).filter((key) => key.startsWith(`draft:${this.pageId}`));
-    return keys
-      .filter((key) => key === this.key || !held.has(key))
-      .flatMap((key) => {
-        const copy = read(localStorage.getItem(key));
-        return copy ? [{ ...copy, key }] : [];
-      })
-      .sort((a, b) => b.at - a.at);
-  }
+  left = () => leftUnder(`draft:${this.pageId}`, this.key);
 }
+
+/** What stands under keys that begin like this and nobody looks after any more; the newest first. */
+async function leftUnder(begin: string, own: string): Promise<Copy[]> {
+  const held = new Set(((await navigator.locks?.query())?.held ?? []).map((lock) => lock.name));
+  return Object.keys(localStorage)
+    .filter((key) => key.startsWith(begin) && (key === own || !held.has(key)))
+    .flatMap((key) => {
+      const copy = read(localStorage.getItem(key));
+      return copy ? [{ ...copy, key }] : [];
+    })
+    .sort((a, b) => b.at - a.at);
+}
+
+/** Of all pages, with the page's id. */
+export const leftDrafts = async () =>
+  (await leftUnder('draft:', '')).map((copy) => ({ ...copy, pageId: copy.key.split(':')[1] ?? '' }));
+
+export const forgetLeft = (key: string) => localStorage.removeItem(key);
 
 function read(text: string | null): Omit<Copy, 'key'> | null {
   try {

@@ -1,4 +1,4 @@
-import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
+import { answer, api, outlives, Problem, sentenceOf, type Schemas } from '$lib/api/client';
 import { queryClient } from '$lib/api/queries';
 
 export type Values = Schemas['StyleValues'];
@@ -76,7 +76,9 @@ export class SiteStyle {
       if (!wish || !look) return;
       try {
         const headers = { 'If-Match': `"${look.seen}"` };
-        const now = await answer(api.PUT('/api/site/style', { headers, body: { values: wish }, keepalive: true }));
+        const now = await answer(
+          api.PUT('/api/site/style', { headers, body: { values: wish }, keepalive: outlives(wish) }),
+        );
         if (now.seen !== look.seen) keptOver?.(look.values);
         [this.errors, this.problem, this.look] = [[], '', now];
         if (this.wish === wish) this.wish = now.values;
