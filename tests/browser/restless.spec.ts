@@ -5,7 +5,7 @@ import { serve, type Server } from './server';
 
 const all = Boolean(process.env.DEKORO_ALL);
 /** How many users, and how many acts of each in every place: an afternoon's worth only where there is the time. */
-const [seeds, inEach] = all ? [50, 300] : [5, 16];
+const [seeds, inEach] = all ? [50, 300] : [5, 10];
 const first = Number(process.env.DEKORO_SEED || 20261129);
 
 /** @returns what was lost by these acts, of a user at an installation of its own. */
