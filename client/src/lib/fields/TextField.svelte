@@ -27,8 +27,8 @@
   }
 </script>
 
-<div class="dk-label">
-  <label for={id}>{label}</label>
+<div>
+  <label class="dk-label" for={id}>{label}</label>
   <input
     {id}
     class="dk-field"
