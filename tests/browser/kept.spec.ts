@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, takeIn, test } from './dekoro';
+import { serve } from './server';
 
 type Words = Record<'title' | 'alt' | 'caption' | 'credit' | 'keywords' | 'folder', string>;
 const wordsOf = async (url: string, id: string) =>
@@ -91,6 +92,33 @@ test('What is typed into a field outlives Escape, a reload, another picture and 
   await expect
     .poll(async () => (await Promise.all([reel!, lanterns!].map((f) => wordsOf(own.url, f.id!)))).map((w) => w.caption))
     .toContain('Escaped from');
+});
+
+test('What was typed while the server was gone, in a window that is gone too, is kept when both are back', async ({
+  browser,
+}) => {
+  const first = await serve({ keep: true });
+  const [reel] = await takeIn(first.url, ['line-reel.jpg']);
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await page.goto(`${first.url}/library`);
+  await page.locator(`[data-picture="${reel!.id}"]`).click();
+  await expect(sheetOf(page).getByLabel('Caption')).toBeVisible();
+  await first.stop();
+  await sheetOf(page).getByLabel('Caption').fill('Typed without a line');
+  await expect(sheetOf(page).getByText('cannot be reached')).toBeVisible();
+  await page.close();
+  const second = await serve({ data: first.data, port: Number(new URL(first.url).port) });
+  const again = await context.newPage();
+  const one = (url: URL) => url.pathname === `/api/files/${reel!.id}`;
+  await again.route(one, (route) => route.abort());
+  await again.goto(`${second.url}/site`);
+  await again.waitForTimeout(1500);
+  expect((await wordsOf(second.url, reel!.id!)).caption).toBe('');
+  await again.unroute(one);
+  await expect.poll(async () => (await wordsOf(second.url, reel!.id!)).caption).toBe('Typed without a line');
+  await context.close();
+  await second.stop();
 });
 
 test('Where two windows typed into one field both texts are shown, and a person decides; other fields are not asked about', async ({

@@ -92,14 +92,13 @@ export class InsertMedia {
       files = files.filter((file) => !videos.includes(file));
     }
     const at = gap;
-    const from = uploads.list.length;
     const ids = await uploads.add(files, (id) => this.place([id], at));
     this.place(
       ids.filter((id) => id !== null),
       at,
     );
     this.placeOthers(
-      uploads.list.slice(from).flatMap(({ otherId }) => otherId ?? []),
+      uploads.list.flatMap(({ file, otherId }) => (files.includes(file) && otherId ? otherId : [])),
       at,
     );
   }

@@ -120,18 +120,24 @@ export class Fields<T extends { version: number }> {
     void this.now();
   }
 
-  /** What a window that is gone had left of it. */
+  /** What a window that is gone had left of it; it stays stored until it has got through. */
   async restore(left: Left['typed']) {
-    try {
-      this.see(await this.source.load(this.id));
-    } catch (error) {
-      // The thing is gone, and the words with it; a broken line is tried again with the next opening.
-      if (error instanceof Problem && error.status === 404) this.typed = {};
-      return;
-    }
     for (const [field, { value, base, sent }] of Object.entries(left))
       this.typed[field] ??= { value, base, sent, stand: 'waiting', isLeft: true, sentence: '' };
     this.store();
+    try {
+      this.see(await this.source.load(this.id));
+    } catch (error) {
+      if (!(error instanceof Problem) || error.status !== 404) {
+        this.offline = sentenceOf(error);
+        setTimeout(() => void this.restore(left), againMs);
+        return;
+      }
+      // The thing is gone, and the words with it.
+      this.typed = {};
+      this.store();
+      return;
+    }
     await this.now();
   }
 

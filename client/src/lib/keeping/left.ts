@@ -22,7 +22,7 @@ export function putLeft(name: string, typed: Left['typed']) {
 
 export const removeLeft = (name: string) => localStorage.removeItem(keyOf(name));
 
-/** What this window had left before it was loaded anew, and what windows left that are gone; it is taken from the store. */
+/** What this window had left before it was loaded anew, and what windows left that are gone: it is this one's from then on. */
 export async function takeLeft(): Promise<Left[]> {
   const held = new Set(((await navigator.locks?.query())?.held ?? []).map((lock) => lock.name));
   // A window that was duplicated comes with the name of the first, which holds it.
@@ -32,9 +32,11 @@ export async function takeLeft(): Promise<Left[]> {
   for (const key of Object.keys(localStorage).filter((one) => one.startsWith(prefix))) {
     const [, of, ...rest] = key.split(':');
     if (of !== tab && held.has(lockOf(of!))) continue;
-    const typed = read(localStorage.getItem(key));
-    localStorage.removeItem(key);
-    if (typed) found.push({ name: rest.join(':'), typed });
+    const [name, typed] = [rest.join(':'), read(localStorage.getItem(key))];
+    // Stored under the name of this window before it is let go under the other.
+    if (typed && of !== tab) putLeft(name, typed);
+    if (of !== tab) localStorage.removeItem(key);
+    if (typed) found.push({ name, typed });
   }
   return found;
 }

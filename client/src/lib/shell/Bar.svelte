@@ -6,7 +6,7 @@
   import Finder from './Finder.svelte';
   import { page } from '$app/state';
   import { createQuery } from '@tanstack/svelte-query';
-  import Keyboard from '@lucide/svelte/icons/keyboard';
+  import CircleQuestionMark from '@lucide/svelte/icons/circle-question-mark';
   import Moon from '@lucide/svelte/icons/moon';
   import Sun from '@lucide/svelte/icons/sun';
   import { publishPreview, sitePlan } from '$lib/api/queries';
@@ -67,7 +67,7 @@
       class="dk-button bare"
       onclick={() => (keysOpen = true)}
       aria-label="Help and keys"
-      title="Help and keys (?)"><Keyboard size={16} /></button
+      title="Help and keys (?)"><CircleQuestionMark size={16} /></button
     >
     <PersonField />
     {#if site.data?.isPublished}<a class="dk-link" href="/live/" target="_blank" rel="noopener">The public site</a>{/if}
