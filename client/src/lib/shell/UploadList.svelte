@@ -1,5 +1,6 @@
 <!-- Files on their way in, wherever one looks meanwhile: how far each got, what was refused, where it is now. -->
 <script lang="ts">
+  import { page } from '$app/state';
   import Check from '@lucide/svelte/icons/check';
   import X from '@lucide/svelte/icons/x';
   import { count } from '$lib/model/words';
@@ -12,6 +13,12 @@
   const shown = $derived(
     [...refused, ...uploads.list.filter((u) => u.state === 'sending'), ...done.toReversed()].slice(0, 40),
   );
+  /** Away from the library what came in without a word to say takes one line; the rest is there to be seen. */
+  let opened = $state(false);
+  const isQuiet = $derived(
+    page.url.pathname !== '/library' && uploads.going === 0 && uploads.list.every((upload) => !upload.sentence),
+  );
+
   async function again(upload: (typeof uploads.list)[number]) {
     const [file] = await pickFiles({ many: false });
     if (file) uploads.retry(upload, file);
@@ -33,9 +40,14 @@
         </span>
       </p>
       {#if uploads.going > 0}<button class="dk-button" onclick={() => uploads.stop()}>Stop</button>{/if}
+      {#if isQuiet}
+        <button class="dk-button bare" aria-expanded={opened} onclick={() => (opened = !opened)}
+          >{opened ? 'Hide them' : 'Show them'}</button
+        >
+      {/if}
       <button class="dk-button bare" onclick={() => uploads.clear()}>Clear the list<X size={14} /></button>
     </div>
-    <ul>
+    <ul class:hidden={isQuiet && !opened}>
       {#each shown as upload (upload.key)}
         <li class="flex min-h-6 items-center gap-3">
           <span class="w-60 truncate" title={upload.file.name}>{upload.file.name}</span>

@@ -17,9 +17,9 @@ export const helps: Help[] = [
       'At the left stands what can be set for what is chosen; at the right the same page on a phone, as you work.',
     ],
     parts: [
-      [0, 0, 24, 78, 'what is chosen'],
+      [0, 0, 24, 78, 'sheet'],
       [26, 0, 48, 78, 'the page'],
-      [76, 0, 24, 78, 'on a phone'],
+      [76, 0, 24, 78, 'phone'],
       [0, 82, 100, 18, 'library (L)'],
     ],
   },
@@ -73,7 +73,7 @@ export const helps: Help[] = [
     parts: [
       [0, 0, 100, 14, 'search and filters'],
       [0, 18, 72, 82, 'pictures'],
-      [74, 18, 26, 82, 'words of the one chosen'],
+      [74, 18, 26, 82, 'its words'],
     ],
   },
   {
@@ -84,10 +84,10 @@ export const helps: Help[] = [
       'It may stand on several pages; what changes here changes there.',
     ],
     parts: [
-      [0, 0, 24, 100, 'how it looks'],
+      [0, 0, 24, 100, 'its look'],
       [26, 0, 48, 68, 'how it stands'],
       [26, 72, 48, 28, 'running order'],
-      [76, 0, 24, 100, 'one picture'],
+      [76, 0, 24, 100, 'picture'],
     ],
   },
   {
