@@ -99,6 +99,26 @@ public sealed class StaticFolderTests : IDisposable
     }
 
     [Fact]
+    public void A_site_that_was_written_whole_and_never_served_is_not_met_after_the_next_start()
+    {
+        using var workspace = new Workspace(
+            new DataOptions(In("data"), null, null),
+            TimeProvider.System,
+            DiskLayer.Instance
+        );
+        // Ended between writing and the swap, when nothing was public yet, and with a site that was.
+        new LiveSite(workspace, TimeProvider.System, NullLogger<LiveSite>.Instance).Write(
+            Site(("index.html", "never public"))
+        );
+        var first = new LiveSite(workspace, TimeProvider.System, NullLogger<LiveSite>.Instance);
+        Assert.Equal((false, ""), (first.IsThere, first.Damage));
+        first.GoLive(Site(("index.html", "public")));
+        first.Write(Site(("index.html", "the next")));
+        var second = new LiveSite(workspace, TimeProvider.System, NullLogger<LiveSite>.Instance);
+        Assert.Equal("public", File.ReadAllText(second.PathOf("index.html")!));
+    }
+
+    [Fact]
     public void What_is_made_ahead_takes_its_place_at_its_time_and_goes_with_what_it_was_made_for()
     {
         using var workspace = new Workspace(

@@ -23,6 +23,17 @@ test('From the plus between two pieces a picture, and then several as a gallery,
   await expect.poll(() => words(own.url, id)).toEqual(['Above.', 'figure', 'Below.']);
   await add('Gallery of pictures from this computer', ['two-lanterns.jpg', 'bridle-ring.jpg']);
   await expect.poll(() => words(own.url, id)).toEqual(['Above.', 'arrangement', 'figure', 'Below.']);
+  // They are asked for their words, and get them there.
+  await expect(page.getByText('3 pictures came in without alt text')).toBeVisible();
+  await page.getByRole('button', { name: 'Write the words now' }).click();
+  const round = page.getByRole('dialog');
+  for (const alt of ['A reel', 'Lanterns', 'A ring']) {
+    await expect(round.getByLabel('Alt text')).toBeFocused();
+    await page.keyboard.type(alt);
+    await page.keyboard.press('Control+Enter');
+  }
+  await expect(round).toHaveCount(0);
+  await expect(page.getByText('came in without alt text')).toHaveCount(0);
 });
 
 test('What is added by the plus takes the next words that are typed, and after Escape the caret is where it was', async ({

@@ -183,13 +183,10 @@ public sealed class LiveSite
             pointed = PointedAt();
         if (pointed is [{ IsWhole: true }, ..])
             return [.. pointed.Where(s => s.IsWhole)];
+        // A folder that neither a pointer nor a record speaks of was written and never served: visitors meet none of it.
+        var unrecorded = File.Exists(_pointer) ? Directory.EnumerateDirectories(_folder) : [];
         var before = known
-            .Concat(
-                Directory
-                    .EnumerateDirectories(_folder)
-                    .OrderByDescending(Directory.GetCreationTimeUtc)
-                    .Select(d => Path.GetFileName(d)!)
-            )
+            .Concat(unrecorded.OrderByDescending(Directory.GetCreationTimeUtc).Select(d => Path.GetFileName(d)!))
             .Where(n =>
                 !n.StartsWith(Later, StringComparison.Ordinal) && !n.EndsWith(".building", StringComparison.Ordinal)
             )

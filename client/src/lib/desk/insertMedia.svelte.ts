@@ -76,6 +76,7 @@ export class InsertMedia {
   async placeFilesTogether(files: File[], name?: string, gap: Gap = this.nextGap) {
     const ids = (await uploads.add(files)).filter((id) => id !== null);
     if (ids.length > 0) await this.placeTogether(ids, name, gap);
+    await this.askForWords(ids);
   }
 
   /**
@@ -92,21 +93,28 @@ export class InsertMedia {
       files = files.filter((file) => !videos.includes(file));
     }
     const at = gap;
-    const ids = await uploads.add(files, (id) => this.place([id], at));
-    this.place(
-      ids.filter((id) => id !== null),
-      at,
-    );
+    const ids = (await uploads.add(files, (id) => this.place([id], at))).filter((id) => id !== null);
+    this.place(ids, at);
     this.placeOthers(
       uploads.list.flatMap(({ file, otherId }) => (files.includes(file) && otherId ? otherId : [])),
       at,
     );
+    await this.askForWords(ids);
   }
 
-  private async askForWords(ids: string[]) {
-    const items = await queryClient.fetchQuery({ ...thesePictures(ids), staleTime: 0 }).catch(() => []);
+  /** Pictures that came from the computer without alt text are asked for it, with the way to write it. */
+  private askForWords(ids: string[]) {
+    this.fresh = [...this.fresh, ...ids.filter((id) => !this.fresh.includes(id))];
+    return this.heardOfWords();
+  }
+
+  /** Words were written somewhere: what has its alt text now is not asked about any more. */
+  async heardOfWords() {
+    const asked = this.fresh;
+    if (asked.length === 0) return;
+    const items = await queryClient.fetchQuery({ ...thesePictures([...asked]), staleTime: 0 }).catch(() => []);
     const silent = items.filter((item) => item.words.alt === '').map((item) => item.id);
-    this.fresh = [...this.fresh, ...silent.filter((id) => !this.fresh.includes(id))];
+    this.fresh = this.fresh.filter((id) => !asked.includes(id) || silent.includes(id));
   }
 
   /** The first picture fills a place that waits; what comes besides goes after it. */

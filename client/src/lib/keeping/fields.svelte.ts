@@ -103,6 +103,12 @@ export class Fields<T extends { version: number }> {
     return this.going;
   }
 
+  /** The thing itself is left, with whatever field has the caret. */
+  leaveAll() {
+    for (const field of Object.keys(this.typed)) void this.leave(field);
+    return this.now();
+  }
+
   /** Sends what waits; resolves when all that is typed now has got as far as it gets. */
   now(): Promise<void> {
     clearTimeout(this.timer);

@@ -32,7 +32,7 @@
 
   // The round keeps to the pictures it began with, though their marks go as they are mended.
   $effect(() => {
-    if (!open) return;
+    if (!open) return void untrack(() => words.leaveAll());
     untrack(() => {
       round = ids;
       [at, problem] = [0, ''];
@@ -44,6 +44,8 @@
   async function focusFirst() {
     const id = round[at];
     if (!id) return;
+    // The next is here before it is asked for.
+    if (round[at + 1]) void queryClient.prefetchQuery(onePicture(round[at + 1]!));
     // The words are there before the field that wants them takes the typing.
     await queryClient.fetchQuery(onePicture(id)).catch((error: unknown) => (problem = sentenceOf(error)));
     await tick();
@@ -55,17 +57,19 @@
     field?.select();
   }
 
+  /** On at once, so that what is typed next is the next one's; back to this one where something of it was not saved. */
   async function go(by: 1 | -1) {
     if (!item) return;
-    await words.now();
-    // What is not kept yet is said beside its field, and stays before the eyes.
-    if (!['', 'kept', 'offline'].includes(words.state)) return;
-    if (at + by >= round.length) {
-      open = false;
-      return;
+    const [from, left] = [at, words];
+    const isLast = at + by >= round.length;
+    if (!isLast) {
+      at = Math.max(0, at + by);
+      void focusFirst();
     }
-    at = Math.max(0, at + by);
-    await focusFirst();
+    await left.leaveAll();
+    const isOpen = !['', 'kept', 'offline'].includes(left.state);
+    if (isOpen) at = from;
+    else if (isLast) open = false;
   }
 
   function type(name: Name, text: string) {

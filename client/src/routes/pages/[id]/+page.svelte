@@ -53,6 +53,7 @@
       on('page', (sent) => sent.id === id && void desk?.session.heard(sent.version)),
       on('site', async () => desk?.restyled(await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 }))),
       // Words or a keep area changed in the library show here at once.
+      on('library', () => void desk?.media.heardOfWords()),
       on('library', (sent) => sent.id && (desk?.holds(sent.id) || desk?.hasSets) && void desk.preview.ask()),
     ];
     return () => {
