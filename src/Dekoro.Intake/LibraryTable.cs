@@ -96,6 +96,11 @@ public sealed class LibraryTable
     /// <exception cref="UnreadableException">No table, or one that does not name its files.</exception>
     public static TableReading Read(byte[] content)
     {
+        if (!TextDecoding.IsText(content))
+            throw new UnreadableException(
+                "This is a document of an office program, or no table at all: open it there, save the table as CSV, "
+                    + "and give that."
+            );
         var text = TextDecoding.Decode(content);
         var first = text.Split('\n', 2)[0];
         // Spreadsheets of many countries write semicolons, and copied cells have tabs between.

@@ -6,9 +6,16 @@ namespace Dekoro.Intake;
 /// <summary>Text out of bytes whose stated character set may be missing or wrong.</summary>
 public static partial class TextDecoding
 {
-    private const int LookForMeta = 1024;
+    private const int LookForMeta = 1024,
+        LookForZeros = 8192;
 
     static TextDecoding() => Encoding.RegisterProvider(CodePagesEncodingProvider.Instance);
+
+    /// <summary>Whether bytes can be text at all: none of it holds a zero, unless two bytes make a letter.</summary>
+    public static bool IsText(byte[] bytes) =>
+        bytes.AsSpan().StartsWith(Encoding.Unicode.Preamble)
+        || bytes.AsSpan().StartsWith(Encoding.BigEndianUnicode.Preamble)
+        || !bytes.AsSpan(0, Math.Min(bytes.Length, LookForZeros)).Contains((byte)0);
 
     /// <summary>
     /// By the byte order mark, else the stated set where the bytes agree with it, else what an HTML text says of

@@ -16,9 +16,10 @@ internal static class SearchSql
         IReadOnlyCollection<string> used
     )
     {
-        var match = MatchOf(query.Words);
+        var (wanted, unwanted) = (query.Words.Where(w => !IsUnwanted(w)).ToList(), query.Words.Where(IsUnwanted));
+        var match = MatchOf(wanted);
         // Words of which nothing can be searched for, such as "—", find nothing rather than everything.
-        if (match is null && query.Words.Length > 0)
+        if (match is null && wanted.Count > 0)
             return ("FROM asset WHERE FALSE", []);
         var conditions = new List<string>();
         var parameters = new List<(string, object?)>();
@@ -26,6 +27,11 @@ internal static class SearchSql
         {
             conditions.Add("asset_words MATCH $match");
             parameters.Add(("$match", match));
+        }
+        foreach (var (word, i) in unwanted.Select(w => MatchOf([w[1..]])).OfType<string>().Select((w, i) => (w, i)))
+        {
+            conditions.Add($"asset.key NOT IN (SELECT rowid FROM asset_words WHERE asset_words MATCH $not{i})");
+            parameters.Add(($"$not{i}", word));
         }
         AddUsed(query.Filters, used, parameters);
         foreach (var (filter, i) in query.Filters.Select((f, i) => (f, i)))
@@ -110,6 +116,9 @@ internal static class SearchSql
     }
 
     private static string? Day(DateOnly? date) => date?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    /// <summary>With a minus before it: what has the word is left out.</summary>
+    private static bool IsUnwanted(string word) => word.Length > 1 && word[0] == '-';
 
     /// <summary>
     /// Each word quoted, so that nothing typed is an operator, and open at its end; null for no words.

@@ -179,7 +179,7 @@ public sealed class RenderingTests : IAsyncLifetime
     public async Task A_link_on_a_picture_without_words_has_a_name()
     {
         var html = await BlockAsync(Figure(link: new(FigureLinkKind.LargeFile), alt: new(true, null)));
-        Assert.Contains("aria-label=\"The large file\"", html, StringComparison.Ordinal);
+        Assert.Contains("aria-label=\"Line reel\"", html, StringComparison.Ordinal);
         Assert.Contains("alt=\"\"", html, StringComparison.Ordinal);
     }
 

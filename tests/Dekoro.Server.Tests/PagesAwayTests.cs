@@ -20,6 +20,22 @@ public sealed class PagesAwayTests(ServerFixture server) : IClassFixture<ServerF
     {
         await server.PageAsync("Front", ServerFixture.Text("Here."));
         var id = await server.PageAsync("Old news", ServerFixture.Text("Of last year."));
+        var leading = await server.PageAsync(
+            "Leading",
+            new
+            {
+                type = "paragraph",
+                content = new[]
+                {
+                    new
+                    {
+                        type = "text",
+                        text = "Last year",
+                        marks = new[] { new { type = "link", attrs = new { href = $"page:{id}" } } },
+                    },
+                },
+            }
+        );
         await server.PostAsync("/api/publish");
         Assert.Contains("Of last year.", await LiveAsync("old-news/"), StringComparison.Ordinal);
 
@@ -30,8 +46,18 @@ public sealed class PagesAwayTests(ServerFixture server) : IClassFixture<ServerF
         // Visitors have it until it is published, and the sheet says that it goes.
         var preview = await server.GetAsync("/api/publish");
         Assert.Equal("off", (string?)preview["pages"]!.AsArray().Single(p => (string?)p!["id"] == id)!["change"]);
+        Assert.Equal(
+            "The menu of every page changes: “Old news” goes.",
+            (string?)Assert.Single(preview["round"]!.AsArray())
+        );
+        Assert.Contains(
+            "Its link to “Old news” goes",
+            (string)Assert.Single(preview["pages"]!.AsArray(), p => (string?)p!["id"] == leading)!["notices"]![0]!,
+            StringComparison.Ordinal
+        );
         await server.PostAsync("/api/publish");
         Assert.DoesNotContain("Of last year.", await LiveAsync("old-news/"), StringComparison.Ordinal);
+        Assert.Equal(0, (int)(await server.GetAsync("/api/publish"))["changes"]!);
 
         (await server.Http.PostAsync($"/api/pages/{id}/back", null, Stop)).EnsureSuccessStatusCode();
         Assert.Empty(await TitlesAsync("/api/pages/away"));

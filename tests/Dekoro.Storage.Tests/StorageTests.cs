@@ -120,6 +120,9 @@ public sealed class StorageTests : IDisposable
     [InlineData("\"unclosed", 0)]
     [InlineData("* OR NOT (", 0)]
     [InlineData("", 3)]
+    [InlineData("lantern -night", 1)]
+    [InlineData("-lan", 1)]
+    [InlineData("-", 0)]
     public void Search_takes_words_and_prefixes_whatever_is_typed(string query, int found)
     {
         var assets = new Assets(_database);

@@ -51,6 +51,12 @@ test('A look is made by pointer, shared under a name, taken by another picture a
         .evaluate((image) => getComputedStyle(image).paddingLeft),
     )
     .toBe('20px');
+  // What was changed for all is taken back like anything else.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => innerWidth(0)).toBe(348 - 22);
+  await expect.poll(() => innerWidth(1)).toBe(348 - 22);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect.poll(() => innerWidth(1)).toBe(348 - 46);
 
   await expect
     .poll(async () => JSON.stringify(await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()))

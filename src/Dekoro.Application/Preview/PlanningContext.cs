@@ -280,6 +280,16 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
     /// <summary>Pages and posts that are on.</summary>
     public IReadOnlyList<PageRow> PublicPages() => [.. workspace.Pages.All().Where(p => p.IsOn)];
 
+    /// <summary>What of pages stands round others: the menu of pages, and the front page's list of posts.</summary>
+    public RoundPages Round()
+    {
+        var frame = Frame();
+        return new(Lines(frame.Menu.Where(e => e.Path.Length > 0), false), Lines(frame.Posts, true));
+
+        static IReadOnlyList<MenuLine> Lines(IEnumerable<MenuEntry> entries, bool isSummed) =>
+            [.. entries.Select(e => new MenuLine(e.PageId, e.Title, e.Path, isSummed ? e.Summary : ""))];
+    }
+
     /// <summary>What stands round every page: name, menu, foot.</summary>
     public SiteFrame Frame()
     {

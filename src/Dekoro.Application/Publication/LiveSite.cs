@@ -183,7 +183,7 @@ public sealed class LiveSite
             pointed = PointedAt();
         if (pointed is [{ IsWhole: true }, ..])
             return [.. pointed.Where(s => s.IsWhole)];
-        // A folder that neither a pointer nor a record speaks of was written and never served: visitors meet none of it.
+        // A folder that neither a pointer nor a record speaks of was written and never served.
         var unrecorded = File.Exists(_pointer) ? Directory.EnumerateDirectories(_folder) : [];
         var before = known
             .Concat(unrecorded.OrderByDescending(Directory.GetCreationTimeUtc).Select(d => Path.GetFileName(d)!))

@@ -1,6 +1,7 @@
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
 using Dekoro.Core.Layout;
+using Dekoro.Core.Publication;
 using Dekoro.Storage;
 using NodaTime;
 
@@ -22,6 +23,9 @@ public sealed class Publisher(
     /// <summary>Name of the setting that holds which other files the public site was last made with.</summary>
     internal const string PublishedFiles = "published-files";
 
+    /// <summary>Name of the setting that holds the menu and the list of posts that visitors have.</summary>
+    internal const string PublishedMenu = "published-menu";
+
     /// <summary>
     /// Name of the setting that holds what is about to go live: written before, taken out with what is recorded after.
     /// </summary>
@@ -33,11 +37,13 @@ public sealed class Publisher(
     /// <param name="Content">What each page was made from, by its id.</param>
     /// <param name="Beside">Addresses beside the pages, each with a name for what is there.</param>
     /// <param name="Job">Whose work it was; empty for nobody's.</param>
+    /// <param name="Menu">What of pages stands round others; null where an earlier version wrote it.</param>
     private sealed record Going(
         Release Release,
         IReadOnlyDictionary<string, string> Content,
         IReadOnlyDictionary<string, string> Beside,
-        string Job
+        string Job,
+        RoundPages? Menu = null
     );
 
     /// <summary>
@@ -67,6 +73,8 @@ public sealed class Publisher(
         workspace.Pages.MarkPublished(going.Content, now, c =>
         {
             Settings.Set(c, PublishedFiles, Json.Write(going.Beside));
+            if (going.Menu is { } menu)
+                Settings.Set(c, PublishedMenu, Json.Write(menu));
             Releases.Add(c, going.Release);
             Settings.Remove(c, GoingLive);
             Jobs.Change(c, ended.Stored(now), now);
@@ -88,6 +96,7 @@ public sealed class Publisher(
             FinishWhatWentLive();
             var rows = planning.PublicPages();
             var content = rows.ToDictionary(r => r.Id, planning.ContentOf);
+            var round = planning.Round();
             var pages = SiteBuilder.PagesOf(planning, rows).ToList();
             var today = await builder.BuildAsync(planning, pages, progress, stop);
             var ahead = changes.Ahead();
@@ -106,7 +115,7 @@ public sealed class Publisher(
                 release.Bytes,
                 SiteChanges.FirstOf(ahead)
             );
-            GoLive(site, new(release, content, today.Beside, job), Job.Done(job, result));
+            GoLive(site, new(release, content, today.Beside, job, round), Job.Done(job, result));
             return result;
         }
         finally

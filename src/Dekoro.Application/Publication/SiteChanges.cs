@@ -4,8 +4,11 @@ using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
 using Dekoro.Core.Calendar;
 using Dekoro.Core.Checks;
+using Dekoro.Core.Content;
 using Dekoro.Core.Layout;
+using Dekoro.Core.Links;
 using Dekoro.Core.Publication;
+using Dekoro.Storage;
 using NodaTime;
 
 namespace Dekoro.Application.Publication;
@@ -28,6 +31,12 @@ public sealed class SiteChanges(
 
     private IEnumerable<ResolvedPage> PublicPages => SiteBuilder.PagesOf(planning, planning.PublicPages());
 
+    /// <summary>What changes round pages that may be the same otherwise; none where nothing is public yet.</summary>
+    public IReadOnlyList<string> Round() =>
+        workspace.Settings.Get(Publisher.PublishedMenu) is { } json
+            ? [.. RoundPages.ChangesBetween(Json.Read<RoundPages>(json), planning.Round())]
+            : [];
+
     /// <summary>
     /// Per page, what would change on the public site, pages first, then posts; and the addresses at which a file
     /// beside the pages comes, changes or goes.
@@ -41,25 +50,27 @@ public sealed class SiteChanges(
         var published = workspace.Settings.Get(Publisher.PublishedFiles) is { } json
             ? Json.Read<Dictionary<string, string>>(json)
             : [];
+        var changes = workspace
+            .Pages.All()
+            .Concat(workspace.Pages.Away())
+            .Where(p => p.IsOn || p.Published is not null)
+            .Select(page => (Page: page, Change: ChangeOf(page)))
+            .ToList();
+        var links = changes
+            .Where(c => c.Change is "new" or "off")
+            .ToDictionary(c => Link.Page.Scheme + c.Page.Id, c => LinkNote(c.Page, c.Change));
         return (
             [
-                .. workspace
-                    .Pages.All()
-                    .Concat(workspace.Pages.Away())
-                    .Where(p => p.IsOn || p.Published is not null)
-                    .Select(page => new PageChange(
-                        page.Id,
-                        page.Title,
-                        page.Path,
-                        planning.StateOf(page) switch
-                        {
-                            PageStatus.Off => "off",
-                            PageStatus.Draft => "new",
-                            PageStatus.Changed => "changed",
-                            _ => "same",
-                        },
+                .. changes
+                    .Select(c => (c.Page, c.Change, Links: c.Change == "same" ? LinksOf(c.Page, links) : []))
+                    .Select(c => new PageChange(
+                        c.Page.Id,
+                        c.Page.Title,
+                        c.Page.Path,
+                        c.Links.Count > 0 ? "changed" : c.Change,
                         [
-                            .. notices[page.Id]
+                            .. c.Links,
+                            .. notices[c.Page.Id]
                                 .SelectMany(n => n)
                                 .DistinctBy(n => (n.BlockId, n.Sentence))
                                 .GroupBy(n => n.Sentence)
@@ -76,6 +87,33 @@ public sealed class SiteChanges(
             ]
         );
     }
+
+    private string ChangeOf(PageRow page) =>
+        planning.StateOf(page) switch
+        {
+            PageStatus.Off => "off",
+            PageStatus.Draft => "new",
+            PageStatus.Changed => "changed",
+            _ => "same",
+        };
+
+    private static string LinkNote(PageRow page, string change) =>
+        change == "new"
+            ? $"Its link to “{page.Title}” leads there from now on."
+            : $"Its link to “{page.Title}” goes with that page, and the words of it stay.";
+
+    /// <summary>What pages that come or go do to a page that is the same otherwise.</summary>
+    private List<string> LinksOf(PageRow page, Dictionary<string, string> notes) =>
+        notes.Count == 0
+            ? []
+            :
+            [
+                .. TextRuns
+                    .LinksIn(planning.DocumentOf(page))
+                    .Select(link => notes.GetValueOrDefault(link.Split('#')[0]))
+                    .OfType<string>()
+                    .Distinct(),
+            ];
 
     /// <summary>
     /// What publishing would have to make: how many pictures need files that are not there, and how many files those

@@ -29,6 +29,9 @@ public static class ControlsCheck
         if (set.IsGallery || WidthClasses.All.All(c => set.Stops[c].Length < 2))
             yield break;
         var (slider, colours) = (set.Block.Arrangement.Slider, set.Page.Style.Colours);
+        if (slider is { Arrows: ArrowsAt.None, Steps: Indicators.None, Counter: false, PeekPx: 0, PlaysItself: false })
+            yield return "Nothing shows that more pictures follow: give it arrows or dots, or let part of the next one "
+                + "show.";
         var onPaper = slider.Controls.DotsOn(colours).ContrastWith(Srgb.Parse(colours.Paper));
         if (
             slider.Steps == Indicators.Dots

@@ -24,6 +24,11 @@ public static class Readability
     /// <summary>Past this a tint hides the picture, and a plain colour would do.</summary>
     public const int MaxStrength = (int)(0.85 * Steps);
 
+    /// <summary>
+    /// What a tint that is offered reaches beyond what is needed, so that it is not lost again by a rounding.
+    /// </summary>
+    public const double TintMargin = 0.1;
+
     private const double WorstShare = 0.05;
 
     /// <summary>What all but the worst twentieth reach or pass; at least one is given.</summary>
@@ -45,8 +50,9 @@ public static class Readability
     }
 
     /// <summary>
-    /// The least strength from which every greater one up to <see cref="MaxStrength"/> is enough. Contrast does not
-    /// only grow with a tint (dark words over a light picture lose before they win), so all steps are tried.
+    /// The least strength from which every greater one up to <see cref="MaxStrength"/> is enough by
+    /// <see cref="TintMargin"/>. Contrast does not only grow with a tint (dark words over a light picture lose before
+    /// they win), so all steps are tried.
     /// </summary>
     /// <returns>Null where even the strongest does not do.</returns>
     public static int? LeastTint(IReadOnlyList<WordsGround> grounds, Srgb words, Srgb tint)
@@ -58,7 +64,7 @@ public static class Readability
             if (
                 grounds.Any(g =>
                     RatiosOf(g, words, under) is var ratios
-                    && ratios.Count(r => r < g.Needed) > (int)(WorstShare * ratios.Length)
+                    && ratios.Count(r => r < g.Needed + TintMargin) > (int)(WorstShare * ratios.Length)
                 )
             )
                 break;

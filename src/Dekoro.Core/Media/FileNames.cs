@@ -35,7 +35,8 @@ public static partial class FileNames
         words = Counter().Replace(words, " ");
         words = Version().Replace(words, "");
         words = Spaces().Replace(words, " ").Trim();
-        if (words.Length == 0)
+        // Of "small-07" a word is left that tells a size or a state and nothing of what is seen.
+        if (words.Length == 0 || Version().IsMatch(" " + words))
             return "";
         if (words == words.ToUpperInvariant())
             words = words.ToLowerInvariant();

@@ -127,7 +127,8 @@ public sealed record BackdropPlan(
         WidthClasses.All.Where(c => On[c].Contrast is { IsEnough: false }).Select(c => (c, On[c].Contrast!.Value));
 
     /// <summary>
-    /// The first that does: a tint of the colour that is set, then a plain one, then the words turned with either.
+    /// The first that does: over a colour alone the words turned, where they need no tint then; a tint of the colour
+    /// that is set, then a plain one, then the words turned with either.
     /// </summary>
     private static BackdropRemedy? MendOf(
         Backdrop ground,
@@ -136,18 +137,22 @@ public sealed record BackdropPlan(
     )
     {
         var tones = new[] { ground.Tone, ground.Tone == WordsTone.Dark ? WordsTone.Light : WordsTone.Dark };
-        foreach (
-            var (tone, tint) in tones.SelectMany(tone =>
+        var mends = tones
+            .SelectMany(tone =>
                 new[] { ground.Tint, tone == WordsTone.Light ? Srgb.Black : Srgb.White }.Select(tint => (tone, tint))
             )
-        )
-        {
-            var least = grounds.Select((_, g) => Readability.LeastTint(g, WordsOf(tone, layout), tint));
-            if (WidthClasses.All.All(c => least[c] is not null))
-                return new(tone, tint, least.Select((_, strength) => strength!.Value));
-        }
-        return null;
+            .Select(way =>
+                (way.tone, way.tint, Least: grounds.Select((_, g) => LeastTint(g, way.tone, way.tint, layout)))
+            )
+            .Where(way => WidthClasses.All.All(c => way.Least[c] is not null))
+            .Select(way => new BackdropRemedy(way.tone, way.tint, way.Least.Select((_, strength) => strength!.Value)))
+            .ToList();
+        var turned = ground.AssetId is null ? mends.Find(m => WidthClasses.All.All(c => m.Strength[c] == 0)) : null;
+        return turned ?? mends.FirstOrDefault();
     }
+
+    private static int? LeastTint(ImmutableArray<WordsGround> grounds, WordsTone tone, Srgb tint, PageLayout layout) =>
+        Readability.LeastTint(grounds, WordsOf(tone, layout), tint);
 
     private static Srgb WordsOf(WordsTone tone, PageLayout layout) =>
         Srgb.Parse(tone == WordsTone.Light ? layout.Style.Colours.Paper : layout.Style.Colours.Ink);

@@ -65,6 +65,9 @@ function show(i) {
   share.textContent = 'Share';
   download.hidden = (shows && shows !== 'film') || !offers('download');
   download.href = link.href;
+  // Its own name says nothing: what is seen does.
+  const named = (small.alt || words.textContent || document.title).replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
+  download.download = named.slice(0, 60).trim() + new URL(link.href).pathname.match(/\.\w+$|$/)[0];
 }
 
 // A film that does not play can still be kept and played elsewhere.

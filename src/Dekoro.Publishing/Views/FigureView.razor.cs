@@ -135,7 +135,8 @@ public partial class FigureView
     /// <summary>A link needs a name where its picture has no words of its own.</summary>
     private string? LinkName =>
         Figure.Alt.Length > 0 ? null
-        : Figure.LargeFile is not null ? "The large file"
         : Figure.Caption.Length > 0 ? Figure.Caption
-        : Figure.Main.Picture.Metadata.Title;
+        : Figure.Main.Picture.Metadata.Title is { Length: > 0 } title ? title
+        : Figure.LargeFile is not null ? "The large picture"
+        : null;
 }

@@ -9,13 +9,15 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Dekoro.Server.Endpoints;
 
 /// <param name="OtherFiles">Addresses at which a file that is no picture comes, changes or goes.</param>
-/// <param name="Changes">Of pages and of other files.</param>
+/// <param name="Round">Sentences about what changes round pages that are the same otherwise.</param>
+/// <param name="Changes">Of pages, of other files and round pages.</param>
 /// <param name="Ahead">Days on which the public site becomes another by itself, in words.</param>
 /// <param name="Damage">What was found wrong with the public site on the disk, in a sentence; empty for
 /// nothing.</param>
 public sealed record PublishPreview(
     IReadOnlyList<PageChange> Pages,
     IReadOnlyList<string> OtherFiles,
+    IReadOnlyList<string> Round,
     int Changes,
     IReadOnlyList<string> Ahead,
     string AheadNote,
@@ -43,10 +45,12 @@ internal static class PublishEndpoints
     private static PublishPreview Preview(SiteChanges changes, LiveSite live)
     {
         var (pages, others) = changes.Of();
+        var round = changes.Round();
         return new(
             pages,
             others,
-            pages.Count(p => p.Change != "same") + others.Count,
+            round,
+            pages.Count(p => p.Change != "same") + others.Count + round.Count,
             [.. changes.Ahead().Select(RunDates.Named)],
             SiteChanges.AheadNote,
             live.Damage

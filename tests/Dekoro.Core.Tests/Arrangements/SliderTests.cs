@@ -209,6 +209,12 @@ public sealed class SliderTests
             Found(inside with { Steps = Indicators.None, Controls = middle, Arrows = ArrowsAt.Below }, Grey(60))
         );
 
+        // Nothing that shows that there is more.
+        var bare = Slider.Usual with { Arrows = ArrowsAt.None, Steps = Indicators.None, Counter = false };
+        Assert.Contains("more pictures follow", Found(bare, null).Single(), StringComparison.Ordinal);
+        Assert.Empty(Found(bare with { PeekPx = 40 }, null));
+        Assert.Empty(Found(bare with { PlaysItself = true }, null));
+
         static ColourGrid Grey(byte grey) => new(1, 1, [grey, grey, grey, 255]);
         static string[] Found(Slider slider, ColourGrid? grid)
         {

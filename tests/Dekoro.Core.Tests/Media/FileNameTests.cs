@@ -6,6 +6,12 @@ namespace Dekoro.Core.Tests.Media;
 public sealed class FileNameTests
 {
     [Theory]
+    [InlineData("small-07.jpg")]
+    [InlineData("web_large_012.png")]
+    public void What_is_left_of_a_name_and_tells_only_a_size_or_a_state_is_no_title(string name) =>
+        Assert.Equal("", FileNames.SuggestTitle(name));
+
+    [Theory]
     [InlineData("IMG_2041.JPG")]
     [InlineData("DSC00417.jpeg")]
     [InlineData("P1010032.png")]

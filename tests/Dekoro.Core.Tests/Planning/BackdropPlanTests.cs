@@ -104,6 +104,20 @@ public sealed class BackdropPlanTests
     }
 
     [Fact]
+    public void Over_a_dark_colour_dark_words_are_told_to_be_light_rather_than_the_colour_to_be_tinted()
+    {
+        var ink = Backdrop.None with { Colour = Srgb.Parse(Style.Colours.Ink) };
+        var plan = Plan(Band(ink, default, Sample.Text("p1", "Words")));
+        var mend = plan.Grounds["band"].Mend!;
+        Assert.Equal((WordsTone.Light, default), (mend.Words, mend.Strength));
+        Assert.Contains(
+            "light words would be readable there",
+            Assert.Single(PageChecks.Of(plan), n => n.BlockId == "band").Sentence,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
     public void Where_no_tint_of_its_colour_does_another_tint_or_the_words_turned_are_told_and_hold() =>
         Gen.Select(
                 Gen.Enum<WordsTone>(),

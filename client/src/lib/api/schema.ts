@@ -4282,6 +4282,7 @@ export interface components {
         PublishPreview: {
             pages: components["schemas"]["PageChange"][];
             otherFiles: string[];
+            round: string[];
             /** Format: int32 */
             changes: number;
             ahead: string[];

@@ -233,6 +233,7 @@
     look={figure.look}
     onset={(chosen) => set({ look: chosen })}
     onlooks={(looks) => desk.restyled({ ...desk.site, looks })}
+    ondid={(deed) => desk.deeds.add(deed)}
   />
 </Group>
 

@@ -32,6 +32,7 @@ export class Cells {
   async fillFiles(columns: string, files: File[], fromCell: string | null = null) {
     const ids = (await uploads.add(files, (id) => this.fill(columns, [id]))).filter((id) => id !== null);
     if (ids.length > 0) this.fill(columns, ids, fromCell);
+    await this.desk.media.askForWords(ids);
   }
 
   set(columns: string, change: Partial<ColumnsAttrs>) {

@@ -103,7 +103,7 @@ export class InsertMedia {
   }
 
   /** Pictures that came from the computer without alt text are asked for it, with the way to write it. */
-  private askForWords(ids: string[]) {
+  askForWords(ids: string[]) {
     this.fresh = [...this.fresh, ...ids.filter((id) => !this.fresh.includes(id))];
     return this.heardOfWords();
   }
@@ -123,7 +123,9 @@ export class InsertMedia {
       if (first) this.desk.set(id, { asset: first });
       if (rest.length > 0) this.place(rest, { after: id });
     };
-    fill((await uploads.add(files, (late) => fill([late]))).filter((one) => one !== null));
+    const ids = (await uploads.add(files, (late) => fill([late]))).filter((one) => one !== null);
+    fill(ids);
+    await this.askForWords(ids);
   }
 
   /** Documents and the like stand on a page as a table of files. */

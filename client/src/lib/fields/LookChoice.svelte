@@ -1,6 +1,7 @@
 <!-- A picture's look: plain, one of the site's, or one of its own, which may be given a name and shared. -->
 <script lang="ts">
   import { answer, api, sentenceOf, type SiteLook } from '$lib/api/client';
+  import { keepLook, LookForAll, seenOf } from './lookForAll';
   import { count } from '$lib/model/words';
   import LookFields from './LookFields.svelte';
   import { newId, type FigureAttrs, type LookAttrs } from '$lib/model/attrs';
@@ -10,12 +11,15 @@
     look,
     onset,
     onlooks,
+    ondid,
   }: {
     site: SiteLook;
     look: FigureAttrs['look'];
     onset: (look: FigureAttrs['look']) => void;
     /** The site's looks have changed. */
     onlooks: (looks: SiteLook['looks']) => Promise<void> | void;
+    /** A look that is shared was changed: where there is a history it goes in there, else its way back stands here. */
+    ondid?: (deed: LookForAll) => void;
   } = $props();
   const id = $props.id();
   const named = $derived(site.looks.find((one) => one.id === look));
@@ -23,6 +27,7 @@
   let changing = $state(false);
   let name = $state('');
   let problem = $state('');
+  let forAll = $state.raw<LookForAll | null>(null);
 
   const plain = $derived<LookAttrs>({
     line: 'solid',
@@ -34,24 +39,22 @@
     shadow: null,
   });
 
-  /** The look as it was seen, so that nobody else's change of it is written over; none has to be there where it is new. */
-  function seen(lookId: string): Record<string, string> {
-    const there = site.looks.find((one) => one.id === lookId);
-    return there ? { 'If-Match': `"${there.seen}"` } : { 'If-None-Match': '*' };
-  }
-
   async function keep(lookId: string, look: LookAttrs, called: string) {
     problem = '';
     try {
-      const params = { path: { id: lookId } };
-      const headers = seen(lookId);
-      const looks = await answer(api.PUT('/api/site/looks/{id}', { params, headers, body: { name: called, look } }));
-      await onlooks(looks);
+      await onlooks(await keepLook(site.looks, lookId, called, look));
       return true;
     } catch (error) {
       problem = sentenceOf(error);
       return false;
     }
+  }
+
+  async function change(shared: SiteLook['looks'][number], look: LookAttrs) {
+    const before = shared.look;
+    if (!(await keep(shared.id, look, shared.name)) || forAll?.takes(shared.id, look)) return;
+    forAll = new LookForAll(shared.id, before, look, onlooks);
+    ondid?.(forAll);
   }
 
   async function share(look: LookAttrs) {
@@ -65,7 +68,7 @@
     problem = '';
     try {
       const params = { path: { id: lookId } };
-      const looks = await answer(api.DELETE('/api/site/looks/{id}', { params, headers: seen(lookId) }));
+      const looks = await answer(api.DELETE('/api/site/looks/{id}', { params, headers: seenOf(site.looks, lookId) }));
       await onlooks(looks);
     } catch (error) {
       problem = sentenceOf(error);
@@ -113,6 +116,15 @@
     <button class="dk-link" aria-expanded={changing} onclick={() => (changing = !changing)}
       >{changing ? 'done' : 'change it for all'}</button
     >
+    {#if forAll?.id === named.id && !ondid}
+      <button
+        class="dk-link"
+        onclick={() => {
+          forAll?.undo();
+          forAll = null;
+        }}>undo</button
+      >
+    {/if}
   </div>
   {#if changing}
     <div class="mt-2.5">
@@ -120,7 +132,7 @@
         look={named.look}
         colours={site.bands.colours}
         limits={site.lookLimits}
-        onset={(look) => void keep(named.id, look, named.name)}
+        onset={(look) => void change(named, look)}
       />
     </div>
   {/if}

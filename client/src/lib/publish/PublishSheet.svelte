@@ -13,12 +13,13 @@
   const running = $derived(job?.state === 'running');
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
+  const round = $derived(preview.data?.round ?? []);
   const others = $derived(preview.data?.otherFiles ?? []);
   const ahead = $derived(preview.data?.ahead ?? []);
   const damage = $derived(preview.data?.damage ?? '');
   /** Known for certain: while it is asked for, the button can be pressed, and has the focus from the start. */
   const isNothing = $derived(
-    !preview.isFetching && changed.length + others.length + ahead.length === 0 && damage === '',
+    !preview.isFetching && changed.length + others.length + round.length + ahead.length === 0 && damage === '',
   );
 
   // Only opening begins anew: the end of a run must stay to be read.
@@ -78,7 +79,7 @@
     <p class="mt-2 text-quiet">You can close this and go on working; the public site changes in one step at the end.</p>
   {:else if preview.isPending}
     <p class="text-quiet" role="status">Looking at what has changed.</p>
-  {:else if changed.length + others.length === 0}
+  {:else if changed.length + others.length + round.length === 0}
     <p class="text-read">Nothing has changed since the public site was last published.</p>
   {:else}
     <p class="text-quiet">This is what visitors will meet that they do not meet now.</p>
@@ -91,6 +92,7 @@
           {#each page.notices as notice, i (i)}<p class="text-soft">{notice}</p>{/each}
         </li>
       {/each}
+      {#each round as sentence (sentence)}<li class="py-2">{sentence}</li>{/each}
       {#each others as address (address)}
         <li class="py-2">The file at <span class="text-quiet">/{address}</span> comes, changes or goes.</li>
       {/each}
