@@ -17,4 +17,8 @@ public sealed record PageRow(
     DateTimeOffset ChangedAt,
     string? Published,
     DateTimeOffset? PublishedAt
-);
+)
+{
+    /// <summary>Of a post: the day that visitors read beside it; null for none.</summary>
+    public DateOnly? Dated { get; init; }
+}

@@ -8,7 +8,7 @@ public sealed class Pages(Database database)
 {
     private const string Columns =
         "SELECT id, kind, title, path, summary, position, is_on, draft, version, changed_at, published, "
-        + "published_at FROM page";
+        + "published_at, dated FROM page";
 
     /// <summary>Pages, then posts, each in the order of the menu.</summary>
     public IReadOnlyList<PageRow> All() =>
@@ -54,7 +54,7 @@ public sealed class Pages(Database database)
         );
 
     /// <summary>Adds at the end of its kind; a path that is taken gets a number.</summary>
-    public void Add(string id, string kind, DraftText draft, DateTimeOffset now) =>
+    public void Add(string id, string kind, DraftText draft, DateTimeOffset now, DateOnly? dated = null) =>
         database.Write(c =>
         {
             var (title, path, summary, document) = draft;
@@ -63,9 +63,9 @@ public sealed class Pages(Database database)
                 free = string.Create(CultureInfo.InvariantCulture, $"{path}-{i}");
             return c.Run(
                 """
-                INSERT INTO page (id, kind, title, path, summary, position, draft, changed_at)
+                INSERT INTO page (id, kind, title, path, summary, position, draft, changed_at, dated)
                 VALUES ($id, $kind, $title, $path, $summary, (SELECT coalesce(max(position), 0) + 1 FROM page
-                WHERE kind = $kind), $draft, $now)
+                WHERE kind = $kind), $draft, $now, $dated)
                 """,
                 ("$id", id),
                 ("$kind", kind),
@@ -73,7 +73,8 @@ public sealed class Pages(Database database)
                 ("$path", free),
                 ("$summary", summary),
                 ("$draft", document),
-                ("$now", Written(now))
+                ("$now", Written(now)),
+                ("$dated", dated is { } day ? Written(day) : null)
             );
         });
 
@@ -208,6 +209,16 @@ public sealed class Pages(Database database)
             )
         ) == 0;
 
+    /// <summary>The day that visitors read beside it, from the next publishing on; null for none.</summary>
+    public bool Date(string id, DateOnly? day) =>
+        database.Write(c =>
+            c.Run(
+                "UPDATE page SET dated = $day WHERE id = $id",
+                ("$id", id),
+                ("$day", day is { } one ? Written(one) : null)
+            )
+        ) == 1;
+
     /// <summary>On the public site or not, from the next publishing on.</summary>
     public bool Switch(string id, bool on) =>
         database.Write(c => c.Run("UPDATE page SET is_on = $on WHERE id = $id", ("$id", id), ("$on", on ? 1 : 0))) == 1;
@@ -246,6 +257,8 @@ public sealed class Pages(Database database)
 
     private static string Written(DateTimeOffset time) => time.ToString("o", CultureInfo.InvariantCulture);
 
+    private static string Written(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
     private static PageRow Map(SqliteDataReader row) =>
         new(
             row.Text("id"),
@@ -260,7 +273,12 @@ public sealed class Pages(Database database)
             Time(row.Text("changed_at")),
             row.TextOrNull("published"),
             row.TextOrNull("published_at") is { } at ? Time(at) : null
-        );
+        )
+        {
+            Dated = row.TextOrNull("dated") is { } day
+                ? DateOnly.ParseExact(day, "yyyy-MM-dd", CultureInfo.InvariantCulture)
+                : null,
+        };
 
     private static DateTimeOffset Time(string text) => DateTimeOffset.Parse(text, CultureInfo.InvariantCulture);
 }

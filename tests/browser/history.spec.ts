@@ -27,6 +27,11 @@ test('How a page stood is seen beside how it stands now, with who and when, and 
   await expect(
     page.frameLocator('iframe[title="Flying days as it stands now"]').getByText('Words of Ben.'),
   ).toBeVisible();
+  const then = page.getByRole('region', { name: 'As it stood then' });
+  await expect(then.getByRole('listitem')).toHaveText([
+    'Its title was “Days” and is “Flying days”.',
+    'Text “Words of Ben.” was changed.',
+  ]);
   await passesAxe(page, 'history');
   await page.getByRole('button', { name: 'Restore this state' }).click();
   const frame = page.frameLocator('iframe[title^="The page at"]');

@@ -54,6 +54,18 @@
 
   const turn = (item: PageItem, isOn: boolean) =>
     attempt(() => answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { isOn } })));
+  function date(item: PageItem, day: string) {
+    // Seen at once: a press on “Newest first” right after means this day.
+    groups.post = groups.post.map((one) => (one.id === item.id ? { ...one, date: day || null } : one));
+    return attempt(() =>
+      answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { date: day } })),
+    );
+  }
+  /** Posts without a date come last, in the order they have. */
+  function newestFirst() {
+    groups.post = [...groups.post].sort((a, b) => (b.date ?? '').localeCompare(a.date ?? ''));
+    void keepOrder();
+  }
   const copy = (item: PageItem) =>
     attempt(() => answer(api.POST('/api/pages/{id}/copy', { params: { path: { id: item.id } } })));
   const takeAway = (item: PageItem) =>
@@ -84,7 +96,11 @@
       <div class="mb-3 flex items-baseline gap-3">
         <h2 id="head-{head.kind}" class="text-read font-semibold">{head.name}</h2>
         <span class="text-quiet">{head.note}</span>
-        <button class="dk-button ml-auto" onclick={() => ((kind = head.kind), (making = true))}
+        <span class="flex-1"></span>
+        {#if head.kind === 'post' && groups.post.length > 1}
+          <button class="dk-button" onclick={newestFirst}>Newest first</button>
+        {/if}
+        <button class="dk-button" onclick={() => ((kind = head.kind), (making = true))}
           ><Plus size={15} />{head.add}</button
         >
       </div>
@@ -123,6 +139,7 @@
               last={i === groups[head.kind].length - 1}
               onmove={(by) => move(groups[head.kind], i, by)}
               onswitch={(on) => turn(item, on)}
+              ondate={(day) => date(item, day)}
               oncopy={() => void copy(item)}
               ontakeaway={() => void takeAway(item)}
             />

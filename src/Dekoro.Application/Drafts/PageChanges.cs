@@ -1,3 +1,4 @@
+using System.Globalization;
 using Dekoro.Application.Changes;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Publication;
@@ -24,6 +25,28 @@ public sealed class PageChanges(
                 "The front page stays on: visitors who type the site's address would meet nothing."
             );
         workspace.Pages.Switch(id, isOn);
+        Tell(id);
+        return new Result.Done(page);
+    }
+
+    /// <summary>The day that visitors read beside a post, from the next publishing on.</summary>
+    /// <param name="written">yyyy-mm-dd; "" for none.</param>
+    public Result Date(string id, string written)
+    {
+        if (workspace.Pages.Find(id) is not { } page)
+            return new Result.NotThere(Thing.Page);
+        if (page.Kind != "post")
+            return new Result.Refused("date", "A page has no date: posts do.");
+        var isDay = DateOnly.TryParseExact(
+            written,
+            "yyyy-MM-dd",
+            CultureInfo.InvariantCulture,
+            DateTimeStyles.None,
+            out var day
+        );
+        if (!isDay && written.Length > 0)
+            return new Result.Refused("date", "A date is a day that there is, such as 2026-11-29.");
+        workspace.Pages.Date(id, isDay ? day : null);
         Tell(id);
         return new Result.Done(page);
     }

@@ -17,6 +17,7 @@ public sealed class PageMaking(
     Events events,
     BackgroundWork background,
     Person person,
+    SiteCalendar days,
     TimeProvider clock
 )
 {
@@ -49,7 +50,8 @@ public sealed class PageMaking(
             id,
             kind,
             new(title.Trim(), PathFor(kind, title), "", DocumentWriter.Write(document).ToJsonString()),
-            clock.GetUtcNow()
+            clock.GetUtcNow(),
+            kind == "post" ? days.Today.ToDateOnly() : null
         );
         events.Send("pages", new { id });
         background.Prepare();

@@ -91,9 +91,15 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
         {
             foreach (var old in _documents.Keys.Where(k => k.Page == page.Id && k.Version < page.Version))
                 _documents.TryRemove(old, out var _);
-            using var json = JsonDocument.Parse(page.Draft);
-            return DocumentReader.Read(json.RootElement).Document ?? Document.Empty;
+            return DocumentIn(page.Draft);
         });
+
+    /// <summary>A draft as it is stored; empty where it cannot be read any more.</summary>
+    public static Document DocumentIn(string draft)
+    {
+        using var json = JsonDocument.Parse(draft);
+        return DocumentReader.Read(json.RootElement).Document ?? Document.Empty;
+    }
 
     /// <summary>The facts to plan any page of the site with, one of them perhaps not as it is stored.</summary>
     /// <param name="pending">Pictures that are not in the library yet.</param>
@@ -223,7 +229,7 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
                 a.Facts.Metadata.Caption,
                 a.Facts.Metadata.Description,
             });
-        return Json.Write(
+        var content = Json.Write(
             new
             {
                 page.Title,
@@ -236,6 +242,8 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
                     .SetIds.Select(id => ArrangementOf(id) is { } set ? ArrangementValues.Of(set).Write() : null),
             }
         );
+        // Beside the rest: what was published before there were dates is no other for that.
+        return page.Dated is { } day ? content + Json.Write(day) : content;
     }
 
     /// <summary>
@@ -287,7 +295,7 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
         return new(Lines(frame.Menu.Where(e => e.Path.Length > 0), false), Lines(frame.Posts, true));
 
         static IReadOnlyList<MenuLine> Lines(IEnumerable<MenuEntry> entries, bool isSummed) =>
-            [.. entries.Select(e => new MenuLine(e.PageId, e.Title, e.Path, isSummed ? e.Summary : ""))];
+            [.. entries.Select(e => new MenuLine(e.PageId, e.Title, e.Path, isSummed ? e.Summary : "", e.Dated))];
     }
 
     /// <summary>What stands round every page: name, menu, foot.</summary>
@@ -297,7 +305,11 @@ public sealed class PlanningContext(Workspace workspace, Grids grids, SiteCalend
         return new(workspace.Style.Current.Name, workspace.Style.Current.Language, Entries("page"), Entries("post"));
 
         IReadOnlyList<MenuEntry> Entries(string kind) =>
-            [.. pages.Where(p => p.Kind == kind).Select(p => new MenuEntry(p.Id, p.Title, p.Path, p.Summary))];
+            [
+                .. pages
+                    .Where(p => p.Kind == kind)
+                    .Select(p => new MenuEntry(p.Id, p.Title, p.Path, p.Summary) { Dated = p.Dated }),
+            ];
     }
 
     /// <summary>Where each picture stands on drafts of pages that are on or off: the library's "used in".</summary>

@@ -11,11 +11,9 @@ public sealed record Job(string Id, string State, PublishProgress Progress, Publ
     {
         var pages = result.Pages == 1 ? "1 page is" : $"{result.Pages} pages are";
         var next = result.NextChange is { } day ? $" It becomes another by itself on {day}." : "";
-        return Public(
-            id,
-            $"{pages} on the public site now. New files of pictures: {result.PicturesMade}.{next}",
-            result
-        );
+        // Mostly they were made while nobody waited: a count of none says nothing.
+        var made = result.PicturesMade > 0 ? $" New files of pictures: {result.PicturesMade}." : "";
+        return Public(id, $"{pages} on the public site now.{made}{next}", result);
     }
 
     /// <summary>The site is public, in other words than usual.</summary>

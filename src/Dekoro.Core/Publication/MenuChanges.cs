@@ -19,7 +19,7 @@ public static class MenuChanges
                 .Select(l => $"“{old[l.PageId].Title}” becomes “{l.Title}”"),
             .. stays
                 .Where(l => old[l.PageId] is var was && was.Title == l.Title && was != l)
-                .Select(l => $"“{l.Title}” gets another {(old[l.PageId].Path != l.Path ? "address" : "summary")}"),
+                .Select(l => $"“{l.Title}” gets another {WhatOf(old[l.PageId], l)}"),
         ];
         var isMoved = !before
             .Where(l => fresh.ContainsKey(l.PageId))
@@ -27,4 +27,9 @@ public static class MenuChanges
             .SequenceEqual(stays.Select(l => l.PageId));
         return isMoved ? changes.Add("its order changes") : changes;
     }
+
+    private static string WhatOf(MenuLine was, MenuLine now) =>
+        was.Path != now.Path ? "address"
+        : was.Dated != now.Dated ? "date"
+        : "summary";
 }

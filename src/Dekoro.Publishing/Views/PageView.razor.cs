@@ -18,6 +18,23 @@ public partial class PageView
     [Parameter]
     public string StyleVersion { get; set; } = "";
 
+    /// <summary>Of a post that has one.</summary>
+    private DateOnly? Day =>
+        Model.Plan.Page.IsBare
+            ? null
+            : Model.Frame.Posts.FirstOrDefault(e => e.PageId == Model.Plan.Page.Main.Id)?.Dated;
+
+    /// <summary>In words where the site is in English, else in the order that is read alike everywhere (ISO 8601).</summary>
+    private RenderFragment DateOf(DateOnly day) =>
+        builder =>
+        {
+            var isEnglish = Model.Frame.Language.StartsWith("en", StringComparison.OrdinalIgnoreCase);
+            builder.OpenElement(0, "time");
+            builder.AddAttribute(1, "datetime", day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture));
+            builder.AddContent(2, day.ToString(isEnglish ? "d MMMM yyyy" : "yyyy-MM-dd", CultureInfo.InvariantCulture));
+            builder.CloseElement();
+        };
+
     private List<MenuEntry> Menu => [.. Model.Frame.Menu.Where(e => e.Path.Length > 0)];
     private string Title => Model.IsFront ? Model.Frame.Name : $"{Model.Plan.Page.Title}{Part} · {Model.Frame.Name}";
     private string Part =>

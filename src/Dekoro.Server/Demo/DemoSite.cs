@@ -47,7 +47,15 @@ internal static class DemoSite
             );
     }
 
-    private sealed record Page(string Id, string Kind, string Title, string Path, string Summary, JsonObject Document);
+    private sealed record Page(
+        string Id,
+        string Kind,
+        string Title,
+        string Path,
+        string Summary,
+        JsonObject Document,
+        DateOnly? Date = null
+    );
 
     public static async Task TakeInAsync(IServiceProvider services, string folder, CancellationToken stop)
     {
@@ -82,7 +90,8 @@ internal static class DemoSite
                 page.Id,
                 page.Kind,
                 new(page.Title, page.Path, page.Summary, Written(page, ids)),
-                clock.GetUtcNow()
+                clock.GetUtcNow(),
+                page.Date
             );
     }
 

@@ -20,7 +20,8 @@ internal static class PageEndpoints
     {
         api.MapGet("/pages", List).WithSummary("Pages, then posts, in the order of the menu.");
         api.MapPost("/pages", Add).WithSummary("A new page or post with a title.");
-        api.MapPatch("/pages/{id}", Switch).WithSummary("Switches a page on or off; nothing is deleted.");
+        api.MapPatch("/pages/{id}", Switch)
+            .WithSummary("Switches a page on or off, nothing is deleted; or sets the date of a post.");
         api.MapDelete("/pages/{id}", TakeAway)
             .WithSummary("Takes a page away; it waits, and goes from the public site with the next publishing.");
         api.MapPost("/pages/{id}/back", PutBack).WithSummary("Puts a page back that was taken away.");
@@ -60,6 +61,7 @@ internal static class PageEndpoints
                     p.Summary,
                     planning.StateOf(p),
                     p.IsOn,
+                    p.Dated,
                     p.ChangedAt,
                     p.PublishedAt,
                     [.. planning.DocumentOf(p).Figures.SelectMany(f => f.Assets).Where(facts.Pictures.ContainsKey)],
@@ -83,8 +85,13 @@ internal static class PageEndpoints
             : result.Failure();
     }
 
-    private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, PageChanges changes) =>
-        changes.Switch(id, change.IsOn).Answer();
+    private static Results<NoContent, ProblemHttpResult> Switch(string id, PageSwitch change, PageChanges changes)
+    {
+        var dated = change.Date is { } date ? changes.Date(id, date) : null;
+        return dated is not (null or ChangeResult<PageRow>.Done) || change.IsOn is null
+            ? (dated ?? new ChangeResult<PageRow>.Refused("isOn", "Say what is to be set.")).Answer()
+            : changes.Switch(id, change.IsOn.Value).Answer();
+    }
 
     private static Results<NoContent, ProblemHttpResult> TakeAway(string id, PageChanges changes) =>
         changes.TakeAway(id).Answer();

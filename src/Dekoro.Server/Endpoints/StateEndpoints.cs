@@ -2,6 +2,7 @@ using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Content;
 using Dekoro.Server.Contracts;
 using Dekoro.Server.Hosting;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -27,6 +28,8 @@ internal static class StateEndpoints
     {
         api.MapGet("/pages/{id}/states", List)
             .WithSummary("Every state that a page was kept in, the newest first, with who and when.");
+        api.MapGet("/pages/{id}/states/{version}/differences", Differences)
+            .WithSummary("What is otherwise on the page now than it was in a state, in sentences.");
         api.MapGet("/arrangements/{id}/states", ListOfArrangement)
             .WithSummary("Every state that an arrangement was kept in, the newest first, with who and when.");
         api.MapPost("/arrangements/{id}/states/{version}/restore", RestoreArrangement)
@@ -79,6 +82,27 @@ internal static class StateEndpoints
                     )),
             ])
             : Problems.NoPage();
+
+    private static Results<Ok<IReadOnlyList<string>>, ProblemHttpResult> Differences(
+        string id,
+        long version,
+        Workspace workspace
+    )
+    {
+        if (workspace.Pages.Find(id) is not { } page || workspace.States.Find(id, version) is not { } state)
+            return Problems.NoPage();
+        var (then, now) = (PlanningContext.DocumentIn(state.Draft), PlanningContext.DocumentIn(page.Draft));
+        var titles = workspace
+            .Assets.FindMany([.. then.Figures.Concat(now.Figures).Select(f => f.AssetId).Distinct()])
+            .ToDictionary(a => a.Id, a => a.Facts.Metadata.Title);
+        return TypedResults.Ok<IReadOnlyList<string>>(
+            PageDifferences.Between(
+                new(state.Title, page.Path, state.Summary, then),
+                new(page.Title, page.Path, page.Summary, now),
+                asset => titles.GetValueOrDefault(asset, "")
+            )
+        );
+    }
 
     private static Results<Ok<DraftKept>, ProblemHttpResult> Restore(
         string id,

@@ -1681,7 +1681,7 @@ export interface paths {
         };
         options?: never;
         head?: never;
-        /** Switches a page on or off; nothing is deleted. */
+        /** Switches a page on or off, nothing is deleted; or sets the date of a post. */
         patch: {
             parameters: {
                 query?: never;
@@ -2178,6 +2178,45 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["StateResponse"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pages/{id}/states/{version}/differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is otherwise on the page now than it was in a state, in sentences. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    version: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": string[];
                     };
                 };
             };
@@ -4116,6 +4155,8 @@ export interface components {
             summary: string;
             state: string;
             isOn: boolean;
+            /** Format: date */
+            date: null | string;
             /** Format: date-time */
             changedAt: string;
             /** Format: date-time */
@@ -4138,7 +4179,8 @@ export interface components {
             ids: string[];
         };
         PageSwitch: {
-            isOn: boolean;
+            isOn?: null | boolean;
+            date?: null | string;
         };
         PageTitle: {
             id: string;

@@ -113,7 +113,11 @@
           <span>{resizing.px} px, {share}{resizing.shape ? `, ${resizing.shape}` : ''}</span>
           <span>{((look?.on[desk.widthClass]?.cut.width ?? 0) / Math.max(1, resizing.px)).toFixed(1)}×</span>
         {:else}
-          <span>{Math.round(slotAt(look!.slot, desk.width))} px, {sizeWords(sizeHere, desk.site.sizes)}</span>
+          <span
+            >{Math.round(slotAt(look!.slot, desk.width))} px{typeof sizeHere === 'number'
+              ? ''
+              : `, ${sizeWords(sizeHere, desk.site.sizes)}`}</span
+          >
           <span class="tag-fit"><Fit word={fit.word} /></span>
           <span>{weight(fit.bytes)}</span>
         {/if}

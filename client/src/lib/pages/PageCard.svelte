@@ -13,6 +13,7 @@
     last,
     onmove,
     onswitch,
+    ondate,
     oncopy,
     ontakeaway,
   }: {
@@ -21,6 +22,7 @@
     last: boolean;
     onmove: (by: -1 | 1) => void;
     onswitch: (on: boolean) => void;
+    ondate: (date: string) => void;
     oncopy: () => void;
     ontakeaway: () => void;
   } = $props();
@@ -55,6 +57,18 @@
     <div class="min-w-0 flex-1">
       <h3 class="truncate text-read"><a href="/pages/{item.id}" draggable="false">{item.title}</a></h3>
       <p class="truncate text-quiet">{item.path === '' ? 'the front page' : `/${item.path}`}</p>
+      {#if item.kind === 'post'}
+        <input
+          type="date"
+          class="dk-field my-1 w-36!"
+          aria-label="Date of {item.title}"
+          value={item.date ?? ''}
+          onchange={(event) => {
+            // A day that is half typed is none, and takes none away.
+            if (!event.currentTarget.validity.badInput) ondate(event.currentTarget.value);
+          }}
+        />
+      {/if}
       <p class={item.state === 'changed' || item.state === 'draft' ? 'text-soft' : 'text-quiet'}>{words[item.state]}</p>
       {#if item.notices > 0}
         <p class="flex items-center gap-1.5 text-coarse"><Bell size={13} />{count(item.notices, 'thing')} to mend</p>

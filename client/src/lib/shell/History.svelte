@@ -19,6 +19,7 @@
     first = 'phone',
     list,
     restore: haveBack,
+    differences,
     viewOf,
   }: {
     what: 'page' | 'arrangement';
@@ -29,6 +30,8 @@
     first?: WidthClass;
     list: () => Promise<State[]>;
     restore: (version: number) => Promise<unknown>;
+    /** What is otherwise now than in a state, in sentences. */
+    differences?: (version: number) => Promise<string[]>;
     /** Address of what is shown of a state. */
     viewOf: (state: State) => string;
   } = $props();
@@ -39,6 +42,16 @@
   let problem = $state('');
   const now = $derived(states?.find((state) => state.isNow));
   const then = $derived(states?.find((state) => state.version === chosen) ?? null);
+  let changes = $state.raw<string[]>([]);
+  $effect(() => {
+    const asked = chosen;
+    changes = [];
+    if (asked !== null)
+      void differences?.(asked).then(
+        (found) => asked === chosen && (changes = found),
+        (error: unknown) => (problem = sentenceOf(error)),
+      );
+  });
   const widthPx = $derived(site.data?.classes.referencePx[at] ?? 390);
 
   onMount(() => {
@@ -117,6 +130,14 @@
           <h2 class="min-w-0 truncate font-semibold">{when(then)}</h2>
           <button class="dk-button main ml-auto" onclick={() => restore(then.version)}>Restore this state</button>
         </div>
+        {#if changes.length > 0}
+          <div class="mb-3 max-h-28 flex-none overflow-y-auto">
+            <h3 class="text-quiet">Otherwise now</h3>
+            <ul>
+              {#each changes as change, i (i)}<li>{change}</li>{/each}
+            </ul>
+          </div>
+        {/if}
         <div class="min-h-0 flex-1">
           <PageFrame src={viewOf(then)} title="{then.title} as it stood then" {widthPx} onkey={keys} />
         </div>

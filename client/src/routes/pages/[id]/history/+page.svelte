@@ -14,5 +14,7 @@
   list={() => answer(api.GET('/api/pages/{id}/states', { params: { path } }))}
   restore={(version) =>
     answer(api.POST('/api/pages/{id}/states/{version}/restore', { params: { path: { ...path, version } } }))}
+  differences={(version) =>
+    answer(api.GET('/api/pages/{id}/states/{version}/differences', { params: { path: { ...path, version } } }))}
   viewOf={({ version, isNow }) => `/proof/${path.id}?desk&${isNow ? 'now' : 'state'}=${version}`}
 />
