@@ -5,8 +5,7 @@ namespace Dekoro.Publishing;
 /// </summary>
 public static class Assets
 {
-    public static IReadOnlyList<string> Fonts { get; } =
-    ["newsreader-latin-wght-normal.woff2", "newsreader-latin-wght-italic.woff2"];
+    public static IReadOnlyList<string> Fonts { get; } = [.. Faces.All.SelectMany(f => f.Files)];
 
     /// <summary>
     /// For pages with a video that another site plays, or one behind words; for those whose pictures open the larger

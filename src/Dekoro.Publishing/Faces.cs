@@ -1,5 +1,6 @@
 using System.Collections.Frozen;
 using System.Text.Json;
+using Dekoro.Core.Site;
 using Dekoro.Core.Typography;
 
 namespace Dekoro.Publishing;
@@ -9,7 +10,24 @@ public static class Faces
 {
     private const double PerEm = 1000;
 
-    public static FaceFamily Newsreader { get; } = Read("newsreader-metrics.json");
+    private const string Serifs = "Georgia, \"Times New Roman\", serif",
+        Plain = "\"Segoe UI\", Roboto, Helvetica, Arial, sans-serif";
+
+    private static readonly FrozenDictionary<Typeface, ShippedFace> Shipped = new Dictionary<Typeface, ShippedFace>
+    {
+        [Typeface.Newsreader] = Face("Newsreader Variable", "newsreader", "200 800", Serifs),
+        [Typeface.SourceSans] = Face("Source Sans 3 Variable", "source-sans-3", "200 900", Plain),
+        [Typeface.Figtree] = Face("Figtree Variable", "figtree", "300 900", Plain),
+    }.ToFrozenDictionary();
+
+    /// <summary>Every face that ships.</summary>
+    public static IEnumerable<ShippedFace> All => Shipped.Values;
+
+    /// <summary>What ships of a typeface.</summary>
+    public static ShippedFace Of(Typeface typeface) => Shipped[typeface];
+
+    private static ShippedFace Face(string family, string file, string weights, string like) =>
+        new(family, file, weights, like, Read(file + "-metrics.json"));
 
     private static FaceFamily Read(string asset)
     {

@@ -16,11 +16,6 @@ namespace Dekoro.Publishing;
 /// </summary>
 public static class SiteCss
 {
-    private const string Face = "Newsreader Variable";
-
-    /// <summary>Faces that stand in until it has come.</summary>
-    private const string LikeFaces = "Georgia, \"Times New Roman\", serif";
-
     /// <param name="isProof">
     /// A visitor keeps the face a page began with, so that nothing moves; on a proof the site's own face is waited for,
     /// so that it shows what most visitors get.
@@ -43,9 +38,9 @@ public static class SiteCss
         css.AppendLine(
             CultureInfo.InvariantCulture,
             $$"""
-            {{FaceRule("normal", display)}}
-            {{FaceRule("italic", display)}}
-            :root { {{ColourVariables(style.Colours)}} --face: "{{Face}}", {{LikeFaces}}; --pad: {{Px(
+            {{FaceRule(Faces.Of(style.Typeface), "normal", display)}}
+            {{FaceRule(Faces.Of(style.Typeface), "italic", display)}}
+            :root { {{ColourVariables(style.Colours)}} --face: {{FacesOf(style)}}; --pad: {{Px(
                 style.PaddingPx.Phone
             )}}; }
             body { font-size: {{Number(style.TextPx / 16)}}rem; line-height: {{Number(style.LineHeight)}}; }
@@ -202,10 +197,16 @@ public static class SiteCss
         }
     }
 
-    private static string FaceRule(string slope, string display) =>
-        $"@font-face {{ font-family: \"{Face}\"; "
-        + $"src: url(\"newsreader-latin-wght-{slope}.woff2\") format(\"woff2\"); "
-        + $"font-weight: 200 800; font-style: {slope}; font-display: {display}; }}";
+    private static string FacesOf(SiteStyle style)
+    {
+        var face = Faces.Of(style.Typeface);
+        return $"\"{face.Family}\", {face.Like}";
+    }
+
+    private static string FaceRule(ShippedFace face, string slope, string display) =>
+        $"@font-face {{ font-family: \"{face.Family}\"; "
+        + $"src: url(\"{face.FileOf(slope)}\") format(\"woff2\"); "
+        + $"font-weight: {face.Weights}; font-style: {slope}; font-display: {display}; }}";
 
     private static string ColourVariables(SiteColours colours) =>
         $"--paper: {colours.Paper}; --ink: {colours.Ink}; --quiet: {colours.Quiet}; --bar: {colours.Bar}; "

@@ -40,6 +40,7 @@ public sealed class WireNamesTests
         PictureFormat: jpeg png webP avif gif svg tiff
         Setting: column cell band
         SizeRole: third half column wide edge
+        Typeface: newsreader sourceSans figtree
         VerticalAlign: top middle bottom
         WidthClass: phone tablet desktop
         WordsFrom: own library missing nothing
@@ -66,7 +67,7 @@ public sealed class WireNamesTests
             captions captionsFrom opensLarger arrows counter startsWith shuffles backwards peekPx words
             controlSize controlColour stepsInside
         StyleValues: name language tabletFromPx desktopFromPx referencePx firstScreenPx paddingPx columnPx
-            widePx gutterPx textPx lineHeight colours shapes zone
+            widePx gutterPx textPx lineHeight colours shapes zone typeface
         WordsOverValues: across down tone tint tintStrength
         """;
 

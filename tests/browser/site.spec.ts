@@ -31,6 +31,22 @@ test(
     await expect(page.getByRole('banner')).toContainText('1 change');
     expect(await (await fetch(`${own.url}/live/assets/site.css`)).text()).toContain('720px');
 
+    // Another typeface comes at once, by its own file, and is taken back like anything else.
+    await site.getByRole('button', { name: /^Type/ }).click();
+    const typeface = site.getByLabel('Typeface');
+    const face = () =>
+      shown
+        .locator('p')
+        .first()
+        .evaluate((one) => getComputedStyle(one).fontFamily, undefined, { timeout: 5000 })
+        .catch(() => '');
+    await typeface.selectOption('Figtree, round');
+    await expect.poll(face).toMatch(/^"Figtree Variable"/);
+    await page.keyboard.press('Control+z');
+    await expect.poll(face).toMatch(/^"Newsreader Variable"/);
+    await typeface.selectOption('Source Sans, plain');
+    await expect.poll(face).toMatch(/^"Source Sans 3 Variable"/);
+
     await page.getByRole('button', { name: 'phone', exact: true }).click();
     await expect(page.locator('iframe[title="Doors at 390 px"]')).toBeVisible();
     await site.getByRole('button', { name: /^Colours/ }).click();
@@ -46,6 +62,11 @@ test(
     const css = await (await fetch(`${own.url}/live/assets/site.css`)).text();
     expect(css).toContain('610px');
     expect(css).not.toContain('720px');
+    expect(css).toContain('source-sans-3-latin-wght-normal.woff2');
+    const fonts = ['source-sans-3', 'newsreader'].map((name) =>
+      fetch(`${own.url}/live/assets/${name}-latin-wght-normal.woff2`),
+    );
+    expect((await Promise.all(fonts)).map((answer) => answer.status)).toEqual([200, 404]);
     // The desk of the page goes by it too.
     await page.goto(`${own.url}/pages/${id}`);
     const onDesk = page.frameLocator('iframe[title^="The page at"]').locator('figure img');

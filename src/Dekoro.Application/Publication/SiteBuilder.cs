@@ -6,6 +6,7 @@ using Dekoro.Application.Preview;
 using Dekoro.Core.Delivery;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Planning;
+using Dekoro.Core.Site;
 using Dekoro.Publishing;
 using Dekoro.Storage;
 
@@ -44,7 +45,7 @@ public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Rende
         foreach (var file in others)
             files[file.Address] = SiteFile.At(await file.PathAsync());
         var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
-        AddShared(files, css);
+        AddShared(files, css, facts.Style);
         await AddPagesAsync(files, planning.Frame(), plans, assets, css);
         return new(files, made, beside.ContentsOf(others));
     }
@@ -101,10 +102,10 @@ public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Rende
     }
 
     /// <summary>What all pages have in common.</summary>
-    private static void AddShared(SortedDictionary<string, SiteFile> files, byte[] css)
+    private static void AddShared(SortedDictionary<string, SiteFile> files, byte[] css, SiteStyle style)
     {
         files["assets/site.css"] = SiteFile.Of(css);
-        string[] names = [Publishing.Assets.SetsStyle, .. Publishing.Assets.Scripts, .. Publishing.Assets.Fonts];
+        string[] names = [Publishing.Assets.SetsStyle, .. Publishing.Assets.Scripts, .. Faces.Of(style.Typeface).Files];
         foreach (var name in names)
             files["assets/" + name] = SiteFile.Of(Publishing.Assets.Bytes(name));
     }

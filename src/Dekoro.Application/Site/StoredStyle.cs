@@ -21,7 +21,8 @@ public sealed record StoredStyle(
     PerClass<int>? FirstScreenPx = null,
     ImmutableArray<string>? Shapes = null,
     ImmutableArray<StoredFrameStyle>? Looks = null,
-    string? Zone = null
+    string? Zone = null,
+    Typeface Typeface = Typeface.Newsreader
 )
 {
     /// <summary>As it is kept.</summary>
@@ -40,13 +41,19 @@ public sealed record StoredStyle(
             style.FirstScreenPx,
             style.Shapes,
             [.. style.FrameStyles.Select(StoredFrameStyle.Of)],
-            style.Zone
+            style.Zone,
+            style.Typeface
         );
 
     /// <summary>The style that was kept.</summary>
     public SiteStyle ToStyle()
     {
-        var style = new SiteStyle { Name = Name, Face = Dekoro.Publishing.Faces.Newsreader };
+        var style = new SiteStyle
+        {
+            Name = Name,
+            Typeface = Typeface,
+            Face = Dekoro.Publishing.Faces.Of(Typeface).Metrics,
+        };
         return style with
         {
             Language = Language ?? style.Language,

@@ -45,7 +45,7 @@ public sealed class StyleShelf(Settings settings)
 
     private static SiteStyle StyleOf(string? json) =>
         json is null
-            ? new SiteStyle { Face = Dekoro.Publishing.Faces.Newsreader }
+            ? new SiteStyle { Face = Dekoro.Publishing.Faces.Of(Typeface.Newsreader).Metrics }
             : Json.Read<StoredStyle>(json).ToStyle();
 
     /// <summary>Names any value as it is, by what is written of it.</summary>

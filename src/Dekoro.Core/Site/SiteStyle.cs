@@ -45,7 +45,10 @@ public sealed record SiteStyle
     /// <summary>What a browser leaves free of each screen, CSS px of height.</summary>
     public PerClass<int> FirstScreenPx { get; init; } = new(700, 760, 652);
 
-    /// <summary>How wide the letters of its faces run.</summary>
+    /// <summary>What its texts are set in; another one has other <see cref="Face"/> metrics.</summary>
+    public Typeface Typeface { get; init; }
+
+    /// <summary>How wide the letters of its typeface run.</summary>
     public FaceFamily Face { get; init; } = FaceFamily.Plain;
 
     /// <summary>Its colours.</summary>

@@ -12,6 +12,7 @@ namespace Dekoro.Core.Site;
 /// What a person may set of a site's style, as it was typed: lengths in CSS px, colours as #rrggbb, shapes as 3:2.
 /// </summary>
 /// <param name="Zone">Null leaves it as it is.</param>
+/// <param name="Typeface">Null leaves it as it is.</param>
 public sealed record StyleValues(
     string Name,
     string Language,
@@ -27,7 +28,8 @@ public sealed record StyleValues(
     double LineHeight,
     SiteColours Colours,
     ImmutableArray<string> Shapes,
-    string? Zone = null
+    string? Zone = null,
+    Typeface? Typeface = null
 )
 {
     private const int MaxShapes = 12;
@@ -49,7 +51,8 @@ public sealed record StyleValues(
             style.LineHeight,
             style.Colours,
             style.Shapes,
-            style.Zone
+            style.Zone,
+            style.Typeface
         );
 
     /// <param name="basis">Gives what cannot be set here: the faces and the devices of its visitors.</param>
@@ -73,6 +76,7 @@ public sealed record StyleValues(
                 Name = Name.Trim(),
                 Language = Language,
                 Zone = Zone ?? basis.Zone,
+                Typeface = Typeface ?? basis.Typeface,
                 Classes = classes,
                 FirstScreenPx = FirstScreenPx,
                 PaddingPx = PaddingPx,
@@ -96,6 +100,11 @@ public sealed record StyleValues(
             "A site has a name, of at most 120 letters: it stands at the top of every page."
         );
         rules.Holds(IsLanguage(Language), "language", "A language is written as browsers know it: en, de, pt-BR.");
+        rules.Holds(
+            Typeface is not { } face || Enum.IsDefined(face),
+            "typeface",
+            "Choose one of the typefaces that ship with the site."
+        );
         rules.Holds(
             Zone is null || DateTimeZoneProviders.Tzdb.GetZoneOrNull(Zone) is not null,
             "zone",

@@ -24,7 +24,7 @@ public partial class PageView
             ? null
             : Model.Frame.Posts.FirstOrDefault(e => e.PageId == Model.Plan.Page.Main.Id)?.Dated;
 
-    /// <summary>In words where the site is in English, else in the order that is read alike everywhere (ISO 8601).</summary>
+    /// <summary>In words on an English site, else in the order that is read alike everywhere (ISO 8601).</summary>
     private RenderFragment DateOf(DateOnly day) =>
         builder =>
         {
@@ -41,6 +41,7 @@ public partial class PageView
         Model.Plan.Page is { Sheet: { } part } page && page.Arrangements.First(a => a.Id == part.SetId) is var set
             ? $", {set.Arrangement.Name} {set.Sheet} / {set.Sheets}"
             : "";
+    private ShippedFace Typeface => Faces.Of(Model.Plan.Layout.Style.Typeface);
     private string AssetRoot => Model.IsProof ? "/proof/assets/" : Model.Root + "assets/";
     private string Front =>
         Model.Frame.Menu.FirstOrDefault(e => e.Path.Length == 0) is { } front ? Model.HrefOf(front) : Model.Root;

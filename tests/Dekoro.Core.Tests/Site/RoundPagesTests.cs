@@ -28,7 +28,8 @@ public sealed class RoundPagesTests
         var now = new RoundPages([Line("Kites", "Our kites"), Line("Visit"), Line("New")], [Line("Storm")]);
         Assert.Equal(
             [
-                "The menu of every page changes: “New” comes; “Old” goes; “Kites” becomes “Our kites”; its order changes.",
+                "The menu of every page changes: “New” comes; “Old” goes; “Kites” becomes “Our kites”; its order "
+                    + "changes.",
                 "The list of posts on the front page changes: “Storm” comes.",
             ],
             RoundPages.ChangesBetween(before, now)

@@ -4588,6 +4588,7 @@ export interface components {
             colours: components["schemas"]["SiteColours"];
             shapes: string[];
             zone?: null | string;
+            typeface?: null | components["schemas"]["Typeface"];
         };
         Swap: {
             with: string;
@@ -4665,6 +4666,8 @@ export interface components {
             phone: null | components["schemas"]["FitResponse"];
             desktop: null | components["schemas"]["FitResponse"];
         };
+        /** @enum {unknown} */
+        Typeface: "newsreader" | "sourceSans" | "figtree" | null;
         VersionResponse: {
             /** Format: int32 */
             number: number;

@@ -30,6 +30,11 @@
     style.load().catch((error) => (failed = sentenceOf(error)));
   });
 
+  const typefaces = {
+    newsreader: 'Newsreader, with serifs',
+    sourceSans: 'Source Sans, plain',
+    figtree: 'Figtree, round',
+  } as const;
   const colourNames = {
     paper: 'paper',
     ink: 'text',
@@ -147,7 +152,20 @@
         {@render each('paddingPx', (c) => `At the edges of a ${c}`)}
       </Group>
 
-      <Group name="Type" value="{v.textPx} px, lines {v.lineHeight}" bind:open={open.type}>
+      <Group
+        name="Type"
+        value="{typefaces[v.typeface ?? 'newsreader']}, {v.textPx} px, lines {v.lineHeight}"
+        bind:open={open.type}
+      >
+        <label class="dk-label" for="site-typeface">Typeface</label>
+        <select
+          id="site-typeface"
+          class="dk-field mb-2"
+          value={v.typeface ?? 'newsreader'}
+          onchange={(event) => style.change({ typeface: event.currentTarget.value as keyof typeof typefaces })}
+        >
+          {#each Object.entries(typefaces) as [value, name] (value)}<option {value}>{name}</option>{/each}
+        </select>
         {@render number('textPx', 'Height of the text')}
         {@render number('lineHeight', 'Lines, in heights of the text', '×', 0.05)}
       </Group>
