@@ -45,6 +45,12 @@ test('A mail with two pictures becomes a post with both in place and named', asy
   ).items;
   expect(files.map((file) => file.words.title).sort()).toEqual(['Lanterns and moon', 'Lanterns over the sea']);
   expect(files[0]!.words.source).toBe('Mail from Idris Moult, 22 November 2026');
+  // The mailbox knows it, and no other mail.
+  await page.getByRole('link', { name: 'Library', exact: true }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'From elsewhere' }).click();
+  await expect(page.getByRole('button', { name: /^Sixty-one lanterns/ })).toContainText('taken in on');
+  await expect(page.getByText('taken in on')).toHaveCount(1);
 });
 
 test('A mail dropped on the library goes into a page that stands, at the place chosen, without what was refused', async ({

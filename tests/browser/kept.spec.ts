@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, takeIn, test } from './dekoro';
+import { expect, makeSlides, takeIn, test } from './dekoro';
 import { serve } from './server';
 
 type Words = Record<'title' | 'alt' | 'caption' | 'credit' | 'keywords' | 'folder', string>;
@@ -119,6 +119,53 @@ test('What was typed while the server was gone, in a window that is gone too, is
   await expect.poll(async () => (await wordsOf(second.url, reel!.id!)).caption).toBe('Typed without a line');
   await context.close();
   await second.stop();
+});
+
+test('What was set of an arrangement in a window that went at once is kept by whoever opens the tool; where another changed it, both are shown', async ({
+  context,
+  own,
+}) => {
+  const ids = (await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg'])).map((file) => file.id!);
+  const set = await makeSlides(own.url, ids, 'slider', {});
+  const kept = async () =>
+    (await (await fetch(`${own.url}/api/arrangements/${set.id}`)).json()) as {
+      version: number;
+      values: { name: string; items: { title: string }[] };
+    };
+  const arrangement = `${own.url}/arrangements/${set.id}`;
+  const typeAndGo = async (words: string) => {
+    const page = await context.newPage();
+    await page.goto(arrangement);
+    await page.locator('[data-picture]').first().click();
+    await page.getByRole('complementary', { name: 'Picture' }).getByLabel('Title over it', { exact: true }).click();
+    await page.keyboard.press('Control+A');
+    await page.keyboard.type(words);
+    await page.close();
+  };
+  await typeAndGo('Storm reel');
+  const elsewhere = await context.newPage();
+  await elsewhere.goto(`${own.url}/library`);
+  await expect.poll(async () => (await kept()).values.items[0]!.title).toBe('Storm reel');
+  await elsewhere.close();
+
+  // Nothing of it gets through, and then somebody else names it.
+  await context.route(/\/api\/arrangements\//, (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await typeAndGo('Calm reel');
+  await context.unrouteAll();
+  const now = await kept();
+  await fetch(`${own.url}/api/arrangements/${set.id}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': `"${now.version}"` },
+    body: JSON.stringify({ ...now.values, name: 'Reels' }),
+  });
+  const page = await context.newPage();
+  await page.goto(arrangement);
+  await expect(page.getByRole('alert').filter({ hasText: 'changed elsewhere after you had left it' })).toBeVisible();
+  expect((await kept()).values).toMatchObject({ name: 'Reels', items: [{ title: 'Storm reel' }, {}] });
+  await page.getByRole('button', { name: 'Go on with mine' }).click();
+  await expect.poll(async () => (await kept()).values.items[0]!.title).toBe('Calm reel');
 });
 
 test('Where two windows typed into one field both texts are shown, and a person decides; other fields are not asked about', async ({

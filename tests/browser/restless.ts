@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { makePage, makeSlides, takeIn, text } from './dekoro';
+import { dropFiles, makePage, makeSlides, takeIn, text } from './dekoro';
 import { choosing, mulberry } from './random-site';
 import type { Server } from './server';
 
@@ -9,7 +9,7 @@ export type Place = (typeof places)[number];
 export type Act =
   | { kind: 'type'; place: Place; field: number; thing: number; words: string; fast: boolean }
   | { kind: 'key'; key: string; times: number }
-  | { kind: 'reload' | 'back' | 'forward' | 'window' }
+  | { kind: 'reload' | 'back' | 'forward' | 'window' | 'drop' }
   | { kind: 'go'; place: Place };
 
 const keys = ['Tab', 'Shift+Tab', 'Escape', 'ArrowDown', 'ArrowRight', 'Control+z', 'Control+Shift+z', 'Enter'];
@@ -39,7 +39,8 @@ export function actsFrom(seed: number, inEach: number): Act[] {
       if (draw < 0.9) return { kind: 'reload' };
       if (draw < 0.93) return { kind: 'back' };
       if (draw < 0.95) return { kind: 'forward' };
-      if (draw < 0.97) return { kind: 'window' };
+      if (draw < 0.96) return { kind: 'window' };
+      if (draw < 0.98) return { kind: 'drop' };
       return { kind: 'go', place };
     }),
   ]);
@@ -61,6 +62,7 @@ const json = async (url: string) => (await (await fetch(url)).json()) as Record<
 export class Restless {
   /** What each field held when it was last seen with the caret in it, by the address of its value. */
   private readonly typed = new Map<string, string>();
+  private windows = 0;
   /** Words written on the page of the desk, as long as they are not taken back. */
   private desk: string | null = null;
 
@@ -81,8 +83,36 @@ export class Restless {
     else if (act.kind === 'reload') await page.reload();
     else if (act.kind === 'back') await page.goBack().catch(() => null);
     else if (act.kind === 'forward') await page.goForward().catch(() => null);
-    else await (await page.context().newPage()).close();
+    else if (act.kind === 'drop') await this.drop();
+    else await this.elsewhere();
     await this.note();
+  }
+
+  /** A file let fall wherever one is: it goes into the library, into the page or nowhere, and takes no words along. */
+  private async drop() {
+    const onto = this.page.getByRole('main').first();
+    if ((await onto.count()) > 0) await dropFiles(this.page, onto, ['diamond-kite.jpg']).catch(() => null);
+  }
+
+  /** A second window is opened, words are typed into a field that nothing here holds, and it is closed again. */
+  private async elsewhere() {
+    const other = await this.page.context().newPage();
+    other.on('dialog', (dialog) => void dialog.accept().catch(() => {}));
+    const id = this.scene.pictures[2]!;
+    await other.goto(`${this.url}/library?at=${id}`).catch(() => null);
+    const field = other.locator('#word-description');
+    const words = `elsewhere ${this.windows++}`;
+    if (
+      await field.click({ timeout: 4_000 }).then(
+        () => true,
+        () => false,
+      )
+    ) {
+      await other.keyboard.press('Control+A');
+      await other.keyboard.type(words);
+      this.typed.set(`picture|${id}|description`, words);
+    }
+    await other.close({ runBeforeUnload: true });
   }
 
   private async press(key: string, times: number) {
@@ -155,7 +185,9 @@ export class Restless {
     if (place === 'desk') return page.locator(field === 3 ? '#page-title' : '#page-summary');
     if (place === 'site') return page.locator('#site-name');
     const tile = page.locator(`[data-picture="${this.scene.set.items[thing]!.id}"]`);
-    if ((await tile.getAttribute('aria-pressed')) !== 'true') await tile.click();
+    // Where a way back is still under way there is no tile: it is tried elsewhere.
+    const pressed = await tile.getAttribute('aria-pressed', { timeout: 3_000 }).catch(() => 'true');
+    if (pressed !== 'true') await tile.click();
     const sheet = page.getByRole('complementary', { name: 'Picture' });
     return sheet.getByLabel(['Alt text', 'Caption', 'Title over it', 'Words over it'][field % 4]!, { exact: true });
   }

@@ -10,7 +10,12 @@ using Result = Dekoro.Application.Changes.ChangeResult<Dekoro.Application.Ingest
 namespace Dekoro.Application.Ingest;
 
 /// <summary>Keeps what was read elsewhere: its pictures in the library, its words on a page.</summary>
-public sealed class ProposalKeeping(Workspace workspace, Proposals proposals, PageMaking making)
+public sealed class ProposalKeeping(
+    Workspace workspace,
+    Proposals proposals,
+    PageMaking making,
+    TakenMails mails
+)
 {
     private const int MaxTries = 6;
 
@@ -35,6 +40,7 @@ public sealed class ProposalKeeping(Workspace workspace, Proposals proposals, Pa
             chosen[picture] = words;
         }
         var (taken, pieces) = proposals.Keep(pending, chosen);
+        mails.Record(pending.Origin);
         return to switch
         {
             ProposalTarget.OnPage on => OnPage(page!, on.AfterBlockId, taken, pieces),

@@ -33,7 +33,7 @@ public static class PageDifferences
             : null;
     }
 
-    /// <summary>Those that went and came one for one: what was written anew has another name, and is seen as changed.</summary>
+    /// <summary>Those that went and came one for one: what was written anew has another name.</summary>
     private static HashSet<Block> Paired(List<Block> went, List<Block> came)
     {
         var pairs = new HashSet<Block>(ReferenceEqualityComparer.Instance);

@@ -2,7 +2,7 @@ using System.Collections.Immutable;
 
 namespace Dekoro.Core.Publication;
 
-/// <summary>How what stands round pages changes for visitors: pages that are the same otherwise change with it.</summary>
+/// <summary>How what stands round pages changes for visitors.</summary>
 public static class MenuChanges
 {
     /// <returns>A part of a sentence for each line that comes, goes or changes; none where both are the same.</returns>

@@ -18,8 +18,8 @@ internal static class IntakeEndpoints
 {
     public static void MapIntake(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/mailbox", (Mailbox mailbox) => TypedResults.Ok(mailbox.List()))
-            .WithSummary("The mails waiting in the mailbox, newest first.");
+        api.MapGet("/mailbox", (Mailbox mailbox, TakenMails taken) => TypedResults.Ok(taken.Marked(mailbox.List())))
+            .WithSummary("The mails waiting in the mailbox, newest first, with when each was taken in.");
         api.MapPost("/mailbox/{id}", FromMailbox).WithSummary("Reads a mail of the mailbox into a proposal.");
         api.MapPost("/intake/file", FromFile)
             .WithSummary("Reads a mail (.eml), a saved web page or a bundle (.zip) into a proposal.")

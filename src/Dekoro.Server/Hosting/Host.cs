@@ -104,6 +104,7 @@ public static class Host
             .AddSingleton<DraftSave>()
             .AddSingleton<PageMaking>()
             .AddSingleton<PageChanges>()
+            .AddSingleton<TakenMails>()
             .AddSingleton<Swaps>()
             .AddSingleton<ArrangementChanges>()
             .AddSingleton<PictureChanges>()

@@ -2352,7 +2352,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The mails waiting in the mailbox, newest first. */
+        /** The mails waiting in the mailbox, newest first, with when each was taken in. */
         get: {
             parameters: {
                 query?: never;
@@ -4097,6 +4097,8 @@ export interface components {
             date: null | string;
             /** Format: int64 */
             bytes: number;
+            /** Format: date-time */
+            takenAt?: null | string;
         };
         ManyChange: {
             ids: string[];

@@ -2,7 +2,8 @@
 <script lang="ts">
   import { captionSources } from '$lib/model/choices';
   import Choice from '$lib/fields/Choice.svelte';
-  import { captionPlaces, entriesOf, type GalleryValues } from './opened.svelte';
+  import { captionPlaces, entriesOf } from './names';
+  import type { GalleryValues } from './opened.svelte';
 
   type Captions = Pick<GalleryValues, 'captions' | 'captionsFrom'>;
   let {

@@ -5,7 +5,8 @@
   import Choice from '$lib/fields/Choice.svelte';
   import NumberEach from '$lib/fields/NumberEach.svelte';
   import NumberField from '$lib/fields/NumberField.svelte';
-  import { entriesOf, galleryKinds, type GalleryValues, type Opened } from './opened.svelte';
+  import { entriesOf, galleryKinds } from './names';
+  import type { GalleryValues, Opened } from './opened.svelte';
   import Turns from './Turns.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();

@@ -6,7 +6,8 @@
   import LinkField from '$lib/fields/LinkField.svelte';
   import VideoAddress from '$lib/fields/VideoAddress.svelte';
   import { isCaptions, isVideo, otherFiles, thereOf } from '$lib/media/otherFiles';
-  import { entriesOf, type Item } from './opened.svelte';
+  import { entriesOf } from './names';
+  import type { Item } from './opened.svelte';
 
   let { item, onset }: { item: Item; onset: (change: Partial<Item>) => void } = $props();
   const files = createQuery(() => otherFiles(''));

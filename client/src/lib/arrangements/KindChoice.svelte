@@ -2,7 +2,8 @@
 <script lang="ts">
   import type { SiteLook } from '$lib/api/client';
   import GalleryFields from './GalleryFields.svelte';
-  import { entriesOf, kinds, type Opened } from './opened.svelte';
+  import { entriesOf, kinds } from './names';
+  import type { Opened } from './opened.svelte';
   import LargerFields from './LargerFields.svelte';
   import LookOfSet from './LookOfSet.svelte';
   import SliderFields from './SliderFields.svelte';

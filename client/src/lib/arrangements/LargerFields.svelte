@@ -1,7 +1,8 @@
 <!-- What the larger view of a set opens and offers, and what that costs a visitor. -->
 <script lang="ts">
   import { weight } from '$lib/model/words';
-  import { entriesOf, type Opened } from './opened.svelte';
+  import { entriesOf } from './names';
+  import type { Opened } from './opened.svelte';
   import Turns from './Turns.svelte';
 
   let { opened }: { opened: Opened } = $props();

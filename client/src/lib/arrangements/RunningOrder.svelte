@@ -10,7 +10,8 @@
   import BoxDrawn from '$lib/ui/BoxDrawn.svelte';
   import { Boxing } from '$lib/ui/boxing.svelte';
   import ItemFields from './ItemFields.svelte';
-  import { entriesOf, type Item, type Opened } from './opened.svelte';
+  import { entriesOf } from './names';
+  import type { Item, Opened } from './opened.svelte';
 
   let { opened, limits, tall = false }: { opened: Opened; limits: SiteLook['arrangements']; tall?: boolean } = $props();
   /** While one is dragged, the order is only shown. */

@@ -6,15 +6,8 @@
   import ColourChoice from '$lib/fields/ColourChoice.svelte';
   import NumberEach from '$lib/fields/NumberEach.svelte';
   import NumberField from '$lib/fields/NumberField.svelte';
-  import {
-    arrowPlaces,
-    changeKinds,
-    controlSizes,
-    entriesOf,
-    stepKinds,
-    type Opened,
-    type SliderValues,
-  } from './opened.svelte';
+  import { arrowPlaces, changeKinds, controlSizes, entriesOf, stepKinds } from './names';
+  import type { Opened, SliderValues } from './opened.svelte';
   import TimingStrip from './TimingStrip.svelte';
   import Turns from './Turns.svelte';
   import WordsOver from './WordsOver.svelte';

@@ -6,7 +6,8 @@
   import NineFields from '$lib/fields/NineFields.svelte';
   import TintFields from '$lib/fields/TintFields.svelte';
   import Choice from '$lib/fields/Choice.svelte';
-  import { entriesOf, type Opened } from './opened.svelte';
+  import { entriesOf } from './names';
+  import type { Opened } from './opened.svelte';
 
   let { opened, site }: { opened: Opened; site: SiteLook } = $props();
   const words = $derived(opened.wish!.slider!.words!);

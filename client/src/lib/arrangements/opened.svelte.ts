@@ -5,6 +5,8 @@ import { Choosing } from '$lib/ui/choosing.svelte';
 import { uploads } from '$lib/media/uploads.svelte';
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
 import { newName } from '$lib/model/copies';
+import { withKept } from './withKept';
+import { goesOnFrom, sets, type LeftSet } from '$lib/keeping/sets';
 
 type Values = Schemas['ArrangementValues'];
 export type GalleryValues = Schemas['GalleryValues'];
@@ -36,6 +38,7 @@ export class Opened {
   private timer = 0;
   private sending = false;
   private sentAt = 0;
+  private sent: Values | undefined;
   private shown = 0;
   readonly canUndo = $derived(this.before.length > 0);
   readonly canRedo = $derived(this.after.length > 0);
@@ -46,7 +49,18 @@ export class Opened {
     const was = this.wish;
     const now = await answer(api.GET('/api/arrangements/{id}', { params: { path: { id: this.id } } }));
     // What was wished for while this was on its way stays: keeping it says so, if the two have met.
-    if (this.wish === was && !this.waits) this.take(now);
+    if (this.wish !== was || this.waits) return;
+    this.take(now);
+    const left = was === null ? await sets.left(this.id) : null;
+    if (left && this.wish === now.values) this.takeUp(left, now);
+  }
+
+  /** What a window that is gone had wished for; where somebody else changed it since, a person decides. */
+  private takeUp(left: LeftSet, now: Schemas['ArrangementResponse']) {
+    if (replaceEqualDeep(now.values, left.value) === now.values) return sets.done(this.id);
+    this.wish = left.value;
+    if (goesOnFrom(left, now)) void this.keep();
+    else [this.theirs, this.problem] = [now, 'This arrangement was changed elsewhere after you had left it.'];
   }
 
   /**
@@ -208,10 +222,16 @@ export class Opened {
 
   private wants(values: Values) {
     this.wish = values;
+    this.store();
     clearTimeout(this.timer);
     // The first change goes at once; while more come, they are kept now and then.
     const rests = this.sentAt + restMs - Date.now();
     this.timer = window.setTimeout(() => void this.keep(), Math.max(0, rests));
+  }
+
+  /** Stored here until it has got through: a window may go at any moment. */
+  private store() {
+    if (this.wish && this.look) sets.put(this.id, { value: this.wish, base: this.look.version, sent: this.sent });
   }
 
   /** Keeps what is wished for now; called when leaving too. */
@@ -221,7 +241,8 @@ export class Opened {
     if (this.sending || this.theirs || !this.wish || !this.look || this.wish === this.look.values) return;
     this.sending = true;
     this.sentAt = Date.now();
-    const sent = this.wish;
+    const sent = (this.sent = this.wish);
+    this.store();
     try {
       const [look, refused] = await this.send(sent, this.look);
       // What is as it was stays the same object, so that only what is another is drawn anew.
@@ -229,6 +250,9 @@ export class Opened {
       this.look = { ...replaceEqualDeep(this.look, look), values };
       this.problem = refused;
       if (this.wish === sent && !refused) this.wish = values;
+      this.sent = undefined;
+      if (this.wish === values) sets.done(this.id);
+      else this.store();
       this.shows(look.version);
     } catch (error) {
       this.problem = sentenceOf(error);
@@ -272,6 +296,7 @@ export class Opened {
     const theirs = this.theirs;
     [this.theirs, this.problem] = [null, ''];
     if (!theirs || !this.wish) return;
+    sets.done(this.id);
     // Undo brings mine back.
     this.before = [...this.before, this.wish].slice(-mostSteps);
     this.take(theirs);
@@ -284,31 +309,4 @@ export class Opened {
   }
 }
 
-/** Values with one field, wherever it stands, as it is kept; null where that is no other. */
-function withKept(values: Values, kept: Values, field: string): Values | null {
-  const put = <T extends object | null | undefined>(mine: T, theirs: T): T =>
-    mine && theirs && field in mine && field in theirs ? { ...mine, [field]: theirs[field as never] } : mine;
-  const next = {
-    ...put(values, kept),
-    gallery: put(values.gallery, kept.gallery),
-    slider: put(values.slider, kept.slider),
-    items: values.items.map((item) => put(item, kept.items.find(({ id }) => id === item.id) ?? item)),
-  };
-  return JSON.stringify(next) === JSON.stringify(values) ? null : next;
-}
-
 const newItemId = () => newName().slice(0, 10);
-
-export const entriesOf = <T extends string>(names: Record<T, string>) => Object.entries(names) as [T, string][];
-export const kinds = { gallery: 'Gallery', slider: 'Slider', carousel: 'Carousel' } as const;
-export const changeKinds = { slide: 'slide', vertical: 'slide up', fade: 'fade', none: 'none' } as const;
-export const galleryKinds = {
-  grid: 'cells',
-  rows: 'rows at true shapes',
-  level: 'level columns',
-  even: 'evenly spaced',
-} as const;
-export const stepKinds = { dots: 'dots', pictures: 'thumbnails', none: 'none' } as const;
-export const arrowPlaces = { below: 'below', inside: 'over the pictures', none: 'none' } as const;
-export const controlSizes = { small: 'small', usual: 'usual', large: 'large' } as const;
-export const captionPlaces = { none: 'none', below: 'below', over: 'over', pointing: 'on pointing' } as const;

@@ -16,7 +16,12 @@ export const proposal = (id: string) => ({
 });
 /** What was read and is neither kept nor let go. */
 export const unfinished = () => ({ queryKey: ['intake', 'all'], queryFn: () => answer(api.GET('/api/intake')) });
-export const mailbox = () => ({ queryKey: ['mailbox'], queryFn: () => answer(api.GET('/api/mailbox')) });
+/** Asked anew whenever it is looked at: what was just taken in says so. */
+export const mailbox = () => ({
+  queryKey: ['mailbox'],
+  queryFn: () => answer(api.GET('/api/mailbox')),
+  staleTime: 0,
+});
 
 /** What is being read, and the mails and pages that wait their turn: each is looked at by itself. */
 class Intake {

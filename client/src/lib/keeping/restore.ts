@@ -3,14 +3,17 @@ import { forgetLeft, leftDrafts } from '$lib/model/copies';
 import { files } from './files';
 import { takeLeft } from './left';
 import { pictures } from './pictures';
+import { sets } from './sets';
 
 /** Once, as the tool opens: what was typed and did not get through goes on its way; what waits goes before the window closes. */
 export function keepTyped() {
   void takeLeft().then((all) => {
     for (const { name, typed } of all) {
       const [kind, id] = name.split(':');
-      void (kind === files.kind ? files : pictures).of(id!).restore(typed);
+      if (kind === sets.kind) sets.found(id!, typed);
+      else void (kind === files.kind ? files : pictures).of(id!).restore(typed);
     }
+    void sets.send();
   });
   void sendDrafts();
   const flush = () => void Promise.all([pictures.flush(), files.flush()]);

@@ -5,7 +5,7 @@
   import Plus from '@lucide/svelte/icons/plus';
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
   import { arrangementList, queryClient } from '$lib/api/queries';
-  import { kinds } from '$lib/arrangements/opened.svelte';
+  import { kinds } from '$lib/arrangements/names';
   import { uploads } from '$lib/media/uploads.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import { count } from '$lib/model/words';

@@ -80,7 +80,9 @@
               >
                 <span class="min-w-0 flex-1">
                   <span class="block truncate text-read">{mail.subject}</span>
-                  <span class="block truncate text-quiet">{mail.from}</span>
+                  <span class="block truncate text-quiet"
+                    >{mail.from}{mail.takenAt ? `; taken in on ${dayOf(mail.takenAt)}` : ''}</span
+                  >
                 </span>
                 <span class="dk-tabular text-right text-quiet">
                   <span class="block">{mail.date ? dayOf(mail.date) : ''}</span>
