@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, makeSlides, takeIn, test } from './dekoro';
+import { dropFiles, expect, makeSlides, takeIn, test } from './dekoro';
 import { serve } from './server';
 
 type Words = Record<'title' | 'alt' | 'caption' | 'credit' | 'keywords' | 'folder', string>;
@@ -40,6 +40,31 @@ test('A row of the list that is typed along faster than the answers come is kept
         folder: `folder ${round}`,
       });
   await expect(page.getByText('changed elsewhere')).toHaveCount(0);
+});
+
+test('A picture that comes in while a row of the list is typed along takes no letter of it, nor the caret', async ({
+  page,
+  own,
+}) => {
+  const [reel] = (await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg', 'bridle-ring.jpg'])).map(
+    (file) => file.id!,
+  );
+  await page.goto(`${own.url}/library?list=1`);
+  const title = page.locator(`#cell-title-${reel}`);
+  await title.click();
+  await page.keyboard.press('Control+A');
+  await dropFiles(page, page.getByRole('main'), ['diamond-kite.jpg']);
+  const rows = page.getByRole('table', { name: 'Pictures' }).getByRole('row');
+  let typed = '';
+  for (const letter of 'a reel that was typed while another one came') {
+    await page.keyboard.type(letter);
+    typed += letter;
+    if ((await rows.count()) < 5) await page.waitForTimeout(60);
+  }
+  await expect(rows).toHaveCount(5);
+  await expect(title).toBeFocused();
+  await expect(title).toHaveValue(typed);
+  await expect.poll(async () => (await wordsOf(own.url, reel!)).title).toBe(typed);
 });
 
 test('Fields of a picture and its keep area, moved by held keys, are kept one after the other with no false alarm', async ({
@@ -121,7 +146,7 @@ test('What was typed while the server was gone, in a window that is gone too, is
   await second.stop();
 });
 
-test('What was set of an arrangement in a window that went at once is kept by whoever opens the tool; where another changed it, both are shown', async ({
+test('What was set of an arrangement in a window that went at once is kept, or asked about where another changed it', async ({
   context,
   own,
 }) => {

@@ -228,7 +228,8 @@ export class Restless {
       .map((piece) => (piece.content ?? []).map((run) => run.text ?? '').join(''))
       .filter(Boolean)
       .join(' ');
-    if (this.desk !== null && onPage.trim() !== this.desk.replaceAll(' ', ' '))
+    const plain = (words: string) => words.replace(/\s+/g, ' ').trim();
+    if (this.desk !== null && plain(onPage) !== plain(this.desk))
       lost.push(`page: shown “${this.desk}”, kept “${onPage}”`);
     return lost;
   }

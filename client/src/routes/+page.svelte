@@ -96,13 +96,14 @@
       <div class="mb-3 flex items-baseline gap-3">
         <h2 id="head-{head.kind}" class="text-read font-semibold">{head.name}</h2>
         <span class="text-quiet">{head.note}</span>
-        <span class="flex-1"></span>
-        {#if head.kind === 'post' && groups.post.length > 1}
-          <button class="dk-button" onclick={newestFirst}>Newest first</button>
-        {/if}
-        <button class="dk-button" onclick={() => ((kind = head.kind), (making = true))}
-          ><Plus size={15} />{head.add}</button
-        >
+        <span class="flex flex-1 items-center justify-end gap-3">
+          {#if head.kind === 'post' && groups.post.length > 1}
+            <button class="dk-button" onclick={newestFirst}>Newest first</button>
+          {/if}
+          <button class="dk-button" onclick={() => ((kind = head.kind), (making = true))}
+            ><Plus size={15} />{head.add}</button
+          >
+        </span>
       </div>
       {#if pages.data && groups[head.kind].length === 0}
         <p class="max-w-[52ch] py-4 text-read text-quiet">

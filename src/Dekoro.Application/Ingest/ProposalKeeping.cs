@@ -10,12 +10,7 @@ using Result = Dekoro.Application.Changes.ChangeResult<Dekoro.Application.Ingest
 namespace Dekoro.Application.Ingest;
 
 /// <summary>Keeps what was read elsewhere: its pictures in the library, its words on a page.</summary>
-public sealed class ProposalKeeping(
-    Workspace workspace,
-    Proposals proposals,
-    PageMaking making,
-    TakenMails mails
-)
+public sealed class ProposalKeeping(Workspace workspace, Proposals proposals, PageMaking making, TakenMails mails)
 {
     private const int MaxTries = 6;
 

@@ -19,15 +19,12 @@ public sealed class TakenMails(Workspace workspace, TimeProvider clock)
     {
         if (origin.Kind != ProposalKind.Mail)
             return;
-        workspace.Settings.Change(
-            Name,
-            was =>
-            {
-                var known = Read(was.Json);
-                known[KeyOf(origin.Title, origin.From, origin.Date)] = clock.GetUtcNow();
-                return Json.Write(known.OrderByDescending(m => m.Value).Take(MaxKnown).ToDictionary());
-            }
-        );
+        workspace.Settings.Change(Name, was =>
+        {
+            var known = Read(was.Json);
+            known[KeyOf(origin.Title, origin.From, origin.Date)] = clock.GetUtcNow();
+            return Json.Write(known.OrderByDescending(m => m.Value).Take(MaxKnown).ToDictionary());
+        });
     }
 
     /// <summary>With when they were taken in, where they were.</summary>

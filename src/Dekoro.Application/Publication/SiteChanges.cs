@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Pictures;
@@ -62,12 +63,16 @@ public sealed class SiteChanges(
         return (
             [
                 .. changes
-                    .Select(c => (c.Page, c.Change, Links: c.Change == "same" ? LinksOf(c.Page, links) : []))
+                    .Select(c =>
+                        (c.Page, c.Change, Why: WhyOf(c.Page, c.Change), Links: LinksOf(c.Page, c.Change, links))
+                    )
                     .Select(c => new PageChange(
                         c.Page.Id,
                         c.Page.Title,
                         c.Page.Path,
                         c.Links.Count > 0 ? "changed" : c.Change,
+                        c.Why,
+                        c.Why is [ChangeReasons.Style],
                         [
                             .. c.Links,
                             .. notices[c.Page.Id]
@@ -88,6 +93,9 @@ public sealed class SiteChanges(
         );
     }
 
+    private ImmutableArray<string> WhyOf(PageRow page, string change) =>
+        change == "changed" && page.Published is { } then ? ChangeReasons.Between(then, planning.ContentOf(page)) : [];
+
     private string ChangeOf(PageRow page) =>
         planning.StateOf(page) switch
         {
@@ -103,8 +111,8 @@ public sealed class SiteChanges(
             : $"Its link to “{page.Title}” goes with that page, and the words of it stay.";
 
     /// <summary>What pages that come or go do to a page that is the same otherwise.</summary>
-    private List<string> LinksOf(PageRow page, Dictionary<string, string> notes) =>
-        notes.Count == 0
+    private List<string> LinksOf(PageRow page, string change, Dictionary<string, string> notes) =>
+        notes.Count == 0 || change != "same"
             ? []
             :
             [

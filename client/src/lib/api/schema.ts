@@ -4147,6 +4147,8 @@ export interface components {
             title: string;
             path: string;
             change: string;
+            why: string[];
+            isStyleAlone: boolean;
             notices: string[];
         };
         PageItem: {

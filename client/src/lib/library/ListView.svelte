@@ -50,11 +50,20 @@
     paddingStart: 32,
     scrollPaddingStart: 32,
   });
-  $effect(() => {
+  // Before the rows are drawn: none is taken out and put in again, with the caret in it.
+  $effect.pre(() => {
     const [total, end] = [found.ids.length, scroller];
     untrack(() => $virtualizer.setOptions({ count: total, getScrollElement: () => end ?? null }));
   });
   const visible = $derived($virtualizer.getVirtualItems());
+  /** A row is its picture's and not its number's: where others come before it, the caret goes along with it. */
+  const rows = $derived(
+    visible.map((line, i) => {
+      const item = found.at(line.index);
+      const isTwice = visible.slice(0, i).some((other) => found.at(other.index)?.id === item?.id);
+      return { line, item, key: item && !isTwice ? item.id : `at ${line.index}` };
+    }),
+  );
   $effect(() => {
     const [first, last] = [visible[0]?.index ?? 0, visible.at(-1)?.index ?? 0];
     untrack(() => found.show(first, last + 1));
@@ -82,9 +91,7 @@
   }
   const keepWaiting = () => keep(read, waiting, (n) => `Words of ${count(n, 'picture')} changed.`);
   async function putBack() {
-    const back = undo;
-    if (!back) return;
-    await keep(back.items, back.change, () => 'As it was before.');
+    if (undo) await keep(undo.items, undo.change, () => 'As it was before.');
     undo = null;
   }
 
@@ -95,9 +102,7 @@
   }
   async function leave(item: FileItem, column: Column) {
     const left = await typing.leave(item, column);
-    if (!left) return;
-    [said, problem] = left;
-    undo = null;
+    if (left) [said, problem, undo] = [...left, null];
   }
 
   function wait(items: FileItem[], change: Waiting) {
@@ -158,8 +163,8 @@
           >{/each}
         <span role="columnheader">Size, places</span>
       </div>
-      {#each visible as line (line.key)}
-        {@const item = found.at(line.index)}{#if item}
+      {#each rows as { line, item, key } (key)}
+        {#if item}
           <div
             class="dk-row absolute top-0 right-0 left-0 h-12 items-center border-b border-hair"
             style:transform="translateY({line.start}px)"

@@ -4,6 +4,7 @@
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { on } from '$lib/api/events';
   import { publishPreview, queryClient } from '$lib/api/queries';
+  import { count } from '$lib/model/words';
   import Sheet from '$lib/ui/Sheet.svelte';
 
   let { open = $bindable() }: { open: boolean } = $props();
@@ -13,6 +14,8 @@
   const running = $derived(job?.state === 'running');
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
+  const restyled = $derived(changed.filter((page) => page.isStyleAlone && page.notices.length === 0));
+  const told = $derived(changed.filter((page) => !restyled.includes(page)));
   const round = $derived(preview.data?.round ?? []);
   const others = $derived(preview.data?.otherFiles ?? []);
   const ahead = $derived(preview.data?.ahead ?? []);
@@ -84,15 +87,22 @@
   {:else}
     <p class="text-quiet">This is what visitors will meet that they do not meet now.</p>
     <ul class="mt-3 divide-y divide-hair border-y border-hair">
-      {#each changed as page (page.id)}
+      {#each round as sentence (sentence)}<li class="py-2">{sentence}</li>{/each}
+      {#if restyled.length > 0}
+        <li class="py-2">
+          {count(restyled.length, 'page')}
+          {restyled.length === 1 ? 'changes' : 'change'} by the site’s look alone:
+          <span class="text-quiet">{restyled.map((page) => page.title).join(', ')}</span>
+        </li>
+      {/if}
+      {#each told as page (page.id)}
         <li class="py-2">
           <span class="font-semibold">{page.title}</span>
-          {verb[page.change] ?? page.change}
           <span class="text-quiet">/{page.path}</span>
+          {verb[page.change] ?? page.change}{page.why.length > 0 ? `: ${page.why.join(', ')}` : ''}
           {#each page.notices as notice, i (i)}<p class="text-soft">{notice}</p>{/each}
         </li>
       {/each}
-      {#each round as sentence (sentence)}<li class="py-2">{sentence}</li>{/each}
       {#each others as address (address)}
         <li class="py-2">The file at <span class="text-quiet">/{address}</span> comes, changes or goes.</li>
       {/each}

@@ -3,6 +3,8 @@ import { queryClient } from '$lib/api/queries';
 
 export type Values = Schemas['StyleValues'];
 const restMs = 500;
+const sentKey = 'dekoro-style-sent';
+const readSent = () => JSON.parse(sessionStorage.getItem(sentKey) ?? 'null') as Values | null;
 type StyleError = { field: string; sentence: string };
 
 /**
@@ -19,6 +21,8 @@ export class SiteStyle {
   private done = $state.raw<Values[]>([]);
   private going: Promise<void> = Promise.resolve();
   private resting = 0;
+  /** What this window sent before it was loaded anew, and was never answered: it may have arrived all the same. */
+  private unanswered = readSent();
 
   get canUndo() {
     return this.done.length > 0;
@@ -75,10 +79,12 @@ export class SiteStyle {
       const { wish, look } = this;
       if (!wish || !look) return;
       try {
+        sessionStorage.setItem(sentKey, JSON.stringify(wish));
         const headers = { 'If-Match': `"${look.seen}"` };
         const now = await answer(
           api.PUT('/api/site/style', { headers, body: { values: wish }, keepalive: outlives(wish) }),
         );
+        sessionStorage.removeItem(sentKey);
         if (now.seen !== look.seen) keptOver?.(look.values);
         [this.errors, this.problem, this.look] = [[], '', now];
         if (this.wish === wish) this.wish = now.values;
@@ -88,6 +94,7 @@ export class SiteStyle {
         const errors = error instanceof Problem ? (error.more.errors as StyleError[] | undefined) : undefined;
         this.errors = errors ?? [];
         this.problem = errors ? '' : sentenceOf(error);
+        if (error instanceof Problem) sessionStorage.removeItem(sentKey);
         if (error instanceof Problem && error.status === 409) await this.meet(look.values, wish, keptOver);
       }
     });
@@ -98,11 +105,15 @@ export class SiteStyle {
   private async meet(began: Values, wish: Values, keptOver?: (was: Values) => void) {
     const differs = (one: Values, other: Values, field: keyof Values) =>
       JSON.stringify(one[field]) !== JSON.stringify(other[field]);
+    const own = this.unanswered;
     const mine = (Object.keys(wish) as (keyof Values)[]).filter((field) => differs(wish, began, field));
     await this.load();
     const theirs = this.look!.values;
     const both = { ...theirs, ...Object.fromEntries(mine.map((field) => [field, wish[field]])) } as Values;
-    if (mine.some((field) => differs(theirs, began, field))) {
+    // What arrived late from here is nobody else's.
+    const isTheirs = (field: keyof Values) => differs(theirs, began, field) && !(own && !differs(theirs, own, field));
+    this.unanswered = null;
+    if (mine.some(isTheirs)) {
       this.undone = [...this.undone, both];
       this.problem += ' Redo sets what you had set.';
       return;

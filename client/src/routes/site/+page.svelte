@@ -145,7 +145,7 @@
         {@render each('firstScreenPx', (c) => `First screen of a ${c}`)}
       </Group>
 
-      <Group name="Column and gutters" value="column {v.columnPx}, wide {v.widePx} px" bind:open={open.lengths}>
+      <Group name="Column and gutters" value="{v.columnPx}, wide {v.widePx} px" bind:open={open.lengths}>
         {@render number('columnPx', 'Column of text')}
         {@render number('widePx', 'Wide')}
         {@render number('gutterPx', 'Gutter')}
@@ -221,8 +221,8 @@
 
   <div class="flex min-w-0 flex-1 flex-col bg-base-200">
     <div class="flex h-12 flex-none items-center gap-3 border-b border-hair bg-base-100 px-4">
-      <label class="flex items-center gap-2"
-        >Seen on <select class="dk-field w-64!" bind:value={() => page?.id ?? '', (id) => (shown = id)}>
+      <label class="flex min-w-0 items-center gap-2 whitespace-nowrap"
+        >Seen on <select class="dk-field w-64! min-w-24 shrink" bind:value={() => page?.id ?? '', (id) => (shown = id)}>
           {#each pages.data ?? [] as one (one.id)}<option value={one.id}>{one.title || 'Untitled'}</option>{/each}
         </select></label
       >
@@ -231,7 +231,7 @@
           <button class="dk-button" aria-pressed={at === c} onclick={() => (at = c)}>{c}</button>
         {/each}
       </div>
-      <p class="dk-tabular ml-auto truncate text-quiet" role="status">
+      <p class="dk-tabular ml-auto min-w-32 text-right text-quiet" role="status">
         {#if look}
           {look.newFiles === 0
             ? 'No picture needs new files'
