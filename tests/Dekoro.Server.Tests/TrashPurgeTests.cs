@@ -23,7 +23,7 @@ public sealed class TrashPurgeTests(ServerFixture server) : IClassFixture<Server
         Assert.Equal([free], away["away"]!.AsArray().Select(i => (string)i!));
         Assert.Equal("Hall", (string)away["standing"]![0]!["pages"]![0]!);
         Assert.DoesNotContain(free, await IdsAsync(""));
-        Assert.Contains(free, await IdsAsync("taken-away"));
+        Assert.Contains(free, await IdsAsync("removed"));
         (
             await server.Http.PostAsJsonAsync("/api/files/back", new { ids = new[] { free } }, Stop)
         ).EnsureSuccessStatusCode();

@@ -151,7 +151,7 @@
   {/each}
   {#if away.data?.length}
     <section aria-labelledby="head-away" class="pt-8">
-      <h2 id="head-away" class="text-read font-semibold">Taken away</h2>
+      <h2 id="head-away" class="text-read font-semibold">Removed</h2>
       <p class="text-quiet">Each waits 30 days with all that is on it. Visitors lose it when you publish.</p>
       <ul class="mt-2 max-w-[640px]">
         {#each away.data as one (one.id)}

@@ -94,7 +94,7 @@ public sealed class AssetIngest(
             return new(name, same.Id, WasThere: true);
         workspace.Assets.PutBack(same.Id);
         events.Send("library", new { id = same.Id });
-        return new(name, same.Id, WasThere: true, Note: "It had been taken away and is back, with all its words.");
+        return new(name, same.Id, WasThere: true, Note: "It had been removed and is back, with all its words.");
     }
 
     /// <summary>

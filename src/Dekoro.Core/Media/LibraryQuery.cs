@@ -103,7 +103,7 @@ public sealed record LibraryQuery(
             FilterKind.NoTitle => "no-title",
             FilterKind.Soft => "soft",
             FilterKind.Twin => "twin",
-            FilterKind.Away => "taken-away",
+            FilterKind.Away => "removed",
             _ => kind.ToString().ToLowerInvariant() + ":",
         };
 
@@ -112,6 +112,9 @@ public sealed record LibraryQuery(
         // Both spellings are common.
         if (string.Equals(name, "color:", StringComparison.OrdinalIgnoreCase))
             return FilterKind.Colour;
+        // Kept searches of an earlier version.
+        if (string.Equals(name, "taken-away", StringComparison.OrdinalIgnoreCase))
+            return FilterKind.Away;
         foreach (var kind in Enum.GetValues<FilterKind>())
         {
             if (string.Equals(NameOf(kind), name, StringComparison.OrdinalIgnoreCase))

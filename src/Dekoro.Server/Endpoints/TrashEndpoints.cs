@@ -29,7 +29,7 @@ internal static class TrashEndpoints
     private static Results<Ok<TakenAway>, ProblemHttpResult> TakeAway(FileIds files, PictureChanges changes)
     {
         if (files.Ids.Count > PictureChanges.MaxAtOnce)
-            return Problems.Of(400, $"At most {PictureChanges.MaxAtOnce} pictures are taken away at once.", "ids");
+            return Problems.Of(400, $"At most {PictureChanges.MaxAtOnce} pictures are removed at once.", "ids");
         var (away, standing) = changes.TakeAway(files.Ids);
         var kept = standing.Select(s => new StillStanding(s.Asset.Id, s.Asset.Facts.Metadata.Title, s.Pages));
         return TypedResults.Ok(new TakenAway(away, [.. kept], TrashPurge.WaitDays));

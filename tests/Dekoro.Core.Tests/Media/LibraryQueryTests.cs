@@ -43,6 +43,7 @@ public sealed class LibraryQueryTests
 
     [Theory]
     [InlineData("type:jpg", "type:jpeg")]
+    [InlineData("taken-away", "removed")]
     [InlineData("type:.TIF", "type:tiff")]
     [InlineData("color:red", "colour:red")]
     public void Common_spellings_are_taken_for_what_they_mean(string typed, string written) =>

@@ -219,7 +219,7 @@
     <div class="px-4 py-3">
       {#if file.awaySince}
         <p class="text-soft">
-          Taken away {dayOf(file.awaySince)}; it goes for good on {dayOf(file.goesOn ?? file.awaySince)}.
+          Removed {dayOf(file.awaySince)}; it goes for good on {dayOf(file.goesOn ?? file.awaySince)}.
         </p>
         <button class="dk-button mt-2" onclick={() => void leaveOrReturn('/api/files/back')}>Restore</button>
       {:else}

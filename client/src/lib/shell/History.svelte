@@ -132,7 +132,7 @@
         </div>
         {#if changes.length > 0}
           <div class="mb-3 max-h-28 flex-none overflow-y-auto">
-            <h3 class="text-quiet">Otherwise now</h3>
+            <h3 class="text-quiet">Different now</h3>
             <ul>
               {#each changes as change, i (i)}<li>{change}</li>{/each}
             </ul>

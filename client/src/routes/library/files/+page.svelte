@@ -68,7 +68,7 @@
       {/each}
     </ul>
     {#if away.length > 0}
-      <h2 class="mt-6 text-quiet">Taken away, for 30 days still here</h2>
+      <h2 class="mt-6 text-quiet">Removed, for 30 days still here</h2>
       <ul aria-label="Files removed">
         {#each away as item (item.id)}
           <li><a class="dk-link" href="/library/files/{item.id}">{item.title}</a></li>

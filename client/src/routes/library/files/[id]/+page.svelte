@@ -116,7 +116,7 @@
       <div class="mt-5 flex gap-2">
         <a class="dk-button" href={address} download={file.fileName}>Download</a>
         {#if file.awaySince}
-          <span class="text-soft">Taken away; it waits 30 days.</span>
+          <span class="text-soft">Removed; it waits 30 days.</span>
           <button class="dk-button" onclick={() => void words.set(file, 'isAway', false)}>Restore</button>
         {:else}
           <button class="dk-button" onclick={() => void words.set(file, 'isAway', true)}>Remove</button>
