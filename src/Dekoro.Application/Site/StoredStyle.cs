@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Colour;
 using Dekoro.Core.Responsive;
@@ -22,7 +23,7 @@ public sealed record StoredStyle(
     ImmutableArray<string>? Shapes = null,
     ImmutableArray<StoredFrameStyle>? Looks = null,
     string? Zone = null,
-    Typeface Typeface = Typeface.Newsreader
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] Typeface? Typeface = null
 )
 {
     /// <summary>As it is kept.</summary>
@@ -42,7 +43,10 @@ public sealed record StoredStyle(
             style.Shapes,
             [.. style.FrameStyles.Select(StoredFrameStyle.Of)],
             style.Zone,
-            style.Typeface
+            // The one that was there before there was a choice is not written: nothing is another for it.
+            style.Typeface == Dekoro.Core.Site.Typeface.Newsreader
+                ? null
+                : style.Typeface
         );
 
     /// <summary>The style that was kept.</summary>
@@ -51,8 +55,8 @@ public sealed record StoredStyle(
         var style = new SiteStyle
         {
             Name = Name,
-            Typeface = Typeface,
-            Face = Dekoro.Publishing.Faces.Of(Typeface).Metrics,
+            Typeface = Typeface ?? default,
+            Face = Dekoro.Publishing.Faces.Of(Typeface ?? default).Metrics,
         };
         return style with
         {
