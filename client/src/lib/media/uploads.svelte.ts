@@ -166,8 +166,13 @@ export function folderOf(data: DataTransfer) {
 }
 
 async function within(entry: FileSystemEntry): Promise<File[]> {
-  if (entry.isFile)
-    return [await new Promise<File>((resolve, reject) => (entry as FileSystemFileEntry).file(resolve, reject))];
+  if (entry.isFile) {
+    const file = await new Promise<File>((resolve, reject) => (entry as FileSystemFileEntry).file(resolve, reject));
+    // As where a folder is chosen: whoever takes it knows the folder it came in.
+    if (entry.fullPath.lastIndexOf('/') > 0)
+      Object.defineProperty(file, 'webkitRelativePath', { value: entry.fullPath.slice(1) });
+    return [file];
+  }
   const reader = (entry as FileSystemDirectoryEntry).createReader();
   const found: File[] = [];
   // A reader gives a hundred at a time, until it gives none.

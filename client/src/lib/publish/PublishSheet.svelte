@@ -98,8 +98,8 @@
       {#each told as page (page.id)}
         <li class="py-2">
           <span class="font-semibold">{page.title}</span>
-          <span class="text-quiet">/{page.path}</span>
           {verb[page.change] ?? page.change}{page.why.length > 0 ? `: ${page.why.join(', ')}` : ''}
+          <span class="text-quiet">/{page.path}</span>
           {#each page.notices as notice, i (i)}<p class="text-soft">{notice}</p>{/each}
         </li>
       {/each}

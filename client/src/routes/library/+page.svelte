@@ -62,11 +62,18 @@
     if (pictures.length > 0) void addWithFolder(pictures);
     if (pictures.length < files.length) void intake.files(files.filter(isReadable));
   }
-  /** Files of a folder that was chosen are in a folder of that name here too. */
+  /** Files of a folder that was chosen or dropped are in a folder of that name here too. */
   async function addWithFolder(files: File[]) {
-    const folder = files[0]?.webkitRelativePath.split('/')[0] ?? '';
-    const ids = (await uploads.add(files)).filter((id) => id !== null);
-    if (folder === '' || ids.length === 0) return;
+    const ids = await uploads.add(files);
+    const folders = files.map((file) => file.webkitRelativePath.split('/')[0] ?? '');
+    for (const folder of folders.filter((one, i) => one !== '' && folders.indexOf(one) === i))
+      await putInto(
+        folder,
+        ids.filter((id, i) => id !== null && folders[i] === folder).map((id) => id!),
+      );
+  }
+  async function putInto(folder: string, ids: string[]) {
+    if (ids.length === 0) return;
     const fresh = (await answer(api.POST('/api/files/these', { body: { ids } }))).items;
     const without = fresh.filter((item) => item.words.folder === '').map((item) => item.id);
     if (without.length > 0) await answer(api.POST('/api/files/change', { body: { ids: without, change: { folder } } }));
