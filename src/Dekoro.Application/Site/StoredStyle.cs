@@ -52,12 +52,7 @@ public sealed record StoredStyle(
     /// <summary>The style that was kept.</summary>
     public SiteStyle ToStyle()
     {
-        var style = new SiteStyle
-        {
-            Name = Name,
-            Typeface = Typeface ?? default,
-            Face = Dekoro.Publishing.Faces.Of(Typeface ?? default).Metrics,
-        };
+        var style = In(Typeface) with { Name = Name };
         return style with
         {
             Language = Language ?? style.Language,
@@ -76,5 +71,12 @@ public sealed record StoredStyle(
                 ? [.. looks.Select(l => new NamedFrameStyle(l.Id, l.Name, l.Look.Read().FrameStyle ?? FrameStyle.None))]
                 : [],
         };
+    }
+
+    /// <summary>As delivered, in a typeface; in the first where none is chosen.</summary>
+    public static SiteStyle In(Typeface? chosen)
+    {
+        var typeface = chosen ?? default;
+        return new() { Typeface = typeface, Face = Dekoro.Publishing.Faces.Of(typeface).Metrics };
     }
 }

@@ -44,9 +44,7 @@ public sealed class StyleShelf(Settings settings)
     }
 
     private static SiteStyle StyleOf(string? json) =>
-        json is null
-            ? new SiteStyle { Face = Dekoro.Publishing.Faces.Of(Typeface.Newsreader).Metrics }
-            : Json.Read<StoredStyle>(json).ToStyle();
+        json is null ? StoredStyle.In(Typeface.Newsreader) : Json.Read<StoredStyle>(json).ToStyle();
 
     /// <summary>Names any value as it is, by what is written of it.</summary>
     public static string MarkOf<T>(T value) =>
