@@ -12,6 +12,7 @@ const sees = {
   keeping: ['api', 'model', 'media'],
   fields: [...shared, 'media'],
   arrangements: [...shared, 'media', 'fields', 'keeping'],
+  banners: [...shared, 'media', 'fields', 'keeping'],
   // An arrangement that stands on a page is worked on beside it.
   desk: [...shared, 'media', 'fields', 'keeping', 'arrangements'],
   library: [...shared, 'media', 'fields', 'keeping'],

@@ -15,7 +15,11 @@ const browser = await chromium.launch(chromiumHere);
 const views = {
   pages: { path: '/', only: 'paper' },
   site: { path: '/site', only: 'paper', then: (page) => page.getByRole('button', { name: /^Colours/ }).click() },
-  library: { path: '/library', then: (page) => page.getByRole('button', { name: /^Windle Sands/ }).click() },
+  library: {
+    path: '/library',
+    only: 'paper',
+    then: (page) => page.getByRole('button', { name: /^Windle Sands/ }).click(),
+  },
   through: {
     path: '/library',
     only: 'paper',
@@ -34,6 +38,7 @@ const views = {
     only: 'paper',
     then: (page) => page.getByRole('button', { name: /^4: / }).click(),
   },
+  banners: { path: '/banners?day=2026-08-07&banner=lantern-night', only: 'paper' },
   shelf: {
     path: '/library/shelf',
     only: 'paper',
@@ -100,7 +105,7 @@ const views = {
     path: '/pages/home',
     only: 'paper',
     then: async (page, frame) => {
-      await frame.locator('p').first().click();
+      await frame.locator('[contenteditable=true] p').first().click();
       await page.getByRole('button', { name: /^Library L/ }).click();
     },
   },

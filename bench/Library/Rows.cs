@@ -96,7 +96,6 @@ internal static class Rows
                 i.ToString("x64", CultureInfo.InvariantCulture),
                 i.ToString("x64", CultureInfo.InvariantCulture),
                 "RGB",
-                false,
                 null,
                 new DateTimeOffset(2020, 1, 1, 0, 0, 0, TimeSpan.Zero).AddMinutes(i * 17),
                 1,

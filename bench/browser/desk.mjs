@@ -2,8 +2,9 @@
 // same run.
 //   node bench/browser/desk.mjs          all
 //   node bench/browser/desk.mjs memory   3,000 edits alone
+//   node bench/browser/desk.mjs speeds   all but those
 import { chromiumHere } from '../../tests/browser/browser.mjs';
-import { chromium, fill, median, memoryMb, part, serve } from './tools.mjs';
+import { atRest, chromium, fill, median, memoryMb, part, serve } from './tools.mjs';
 
 const which = process.argv[2];
 const browser = await chromium.launch(chromiumHere);
@@ -93,6 +94,7 @@ async function changes({ tab, frame }) {
   const shapes = tab.getByRole('complementary', { name: 'Sheet' });
   await shapes.getByRole('button', { name: /^Shape and cut/ }).click();
   await tab.waitForTimeout(1500);
+  await atRest(server.pid);
   return tab.evaluate(async () => {
     const frames = () =>
       [...document.querySelectorAll('iframe')]
@@ -151,7 +153,8 @@ async function sent({ tab, frame }) {
 const line = (list) => `median ${median(list).toFixed(1)} ms, 95th percentile ${part(list, 0.95).toFixed(1)} ms`;
 const [few, many] = [await makePage(10), await makePage(200)];
 
-if (!which) {
+await atRest(server.pid);
+if (!which || which === 'speeds') {
   const times = { few: [], many: [] };
   for (let round = 0; round < 4; round++) {
     for (const [name, id] of Object.entries({ few, many })) {

@@ -6,7 +6,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromiumHere } from '../../tests/browser/browser.mjs';
-import { root } from './tools.mjs';
+import { atRest, root } from './tools.mjs';
 
 const data = mkdtempSync(join(tmpdir(), 'dekoro-stage-'));
 const server = spawn(
@@ -42,6 +42,7 @@ async function shows(many) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${url}/arrangements/${made.id}`);
   await page.waitForTimeout(3000);
+  await atRest(server.pid);
   const times = [];
   for (let i = 0; i < 24; i++) {
     times.push(

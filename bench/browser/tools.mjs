@@ -17,6 +17,22 @@ export const part = (list, share) =>
 export const memoryMb = (pid, line) =>
   Number(new RegExp(`${line}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024;
 
+/** Waits until a process has done what it does while nobody waits: files made ahead are not what is measured. */
+export async function atRest(pid) {
+  const ticks = () =>
+    readFileSync(`/proc/${pid}/stat`, 'utf8')
+      .split(') ')[1]
+      .split(' ')
+      .slice(11, 13)
+      .reduce((sum, part) => sum + Number(part), 0);
+  for (let [quiet, before] = [0, ticks()]; quiet < 4;) {
+    await new Promise((done) => setTimeout(done, 1000));
+    const now = ticks();
+    quiet = now - before < 5 ? quiet + 1 : 0;
+    before = now;
+  }
+}
+
 export async function serve(port, data = mkdtempSync(join(tmpdir(), 'dekoro-bench-'))) {
   const child = spawn(
     'dotnet',

@@ -19,7 +19,8 @@ const server = spawn(
 );
 const url = 'http://127.0.0.1:5379';
 await new Promise((resolve) => server.stdout.on('data', (said) => String(said).includes('ready') && resolve()));
-// Beside the demo's own pages one with all that moves: a slider, a carousel, three galleries and a video.
+// Beside the demo's own pages one with all that moves: a slider, a carousel, three galleries and a video;
+// and one with a banner with a film.
 const drafts = await Promise.all(
   (await (await fetch(`${url}/api/pages`)).json()).map(async (page) =>
     (await fetch(`${url}/api/pages/${page.id}/draft`)).json(),
@@ -28,13 +29,11 @@ const drafts = await Promise.all(
 const find = (piece) => (piece?.attrs?.video?.file ? piece : (piece?.content ?? []).map(find).find(Boolean));
 const video = drafts.map((draft) => find(draft.document)).find(Boolean);
 const json = { 'Content-Type': 'application/json' };
-const made = await (
-  await fetch(`${url}/api/pages`, {
-    method: 'POST',
-    headers: json,
-    body: JSON.stringify({ title: 'All that moves', kind: 'page' }),
-  })
-).json();
+const add = async (title) => {
+  const body = JSON.stringify({ title, kind: 'page' });
+  return (await fetch(`${url}/api/pages`, { method: 'POST', headers: json, body })).json();
+};
+const [made, filmed] = [await add('All that moves'), await add('A film at the top')];
 const draft = await (await fetch(`${url}/api/pages/${made.id}/draft`)).json();
 const content = [
   ...['this-season', 'at-work', 'at-the-bench', 'kites-of-the-hall', 'round-the-year'].map((arrangement, i) => ({
@@ -54,6 +53,19 @@ const kept = await fetch(`${url}/api/pages/${made.id}/draft`, {
   }),
 });
 if (!kept.ok) throw new Error(await kept.text());
+const banners = (await (await fetch(`${url}/api/banners`)).json()).items.map((one) => one.values);
+const moving = banners.find((one) => one.band.attrs.video);
+const banner = await fetch(`${url}/api/banners`, {
+  method: 'POST',
+  headers: json,
+  body: JSON.stringify({
+    ...moving,
+    name: 'With a film',
+    targets: [{ kind: 'page', name: filmed.id }],
+    ...{ isOn: true, isStanding: false, from: '', until: '', yearly: false },
+  }),
+});
+if (!banner.ok) throw new Error(await banner.text());
 const published = await fetch(`${url}/api/publish`, { method: 'POST' });
 await published.text();
 const chrome = spawn(chromiumHere.executablePath, [

@@ -11,11 +11,13 @@ namespace Dekoro.Imaging;
 /// <summary>Decodes a picture once at a modest size and measures it; a truncated file shows here.</summary>
 public static class Measure
 {
-    private const int LookPx = 512,
-        ColourPx = 96,
+    private const int ColourPx = 96,
+        SubjectPx = 160,
         GridPx = 512,
         DecodePx = 1024;
-    private const double GuessShare = 0.3;
+
+    /// <summary>Edges of larger pictures are told from a copy that is half as wide, or a third.</summary>
+    private const double EdgesAreaPx = 7_000_000;
 
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
     public static Measured Read(string path, Probed probed, CancellationToken stop = default) =>
@@ -35,7 +37,7 @@ public static class Measure
             using (image)
                 return new Measured(
                     BytesOf(image, probed.Frames),
-                    SharpnessOf(image),
+                    EdgePxOf(path, probed.Size, Edits.None, token),
                     KeepGuessOf(image),
                     LookOf(image),
                     ColoursOf(image),
@@ -57,7 +59,7 @@ public static class Measure
             using var crisp = Editing.Sharpened(image, edits.Adjustments);
             return new Measured(
                 BytesOf(crisp, 1),
-                SharpnessOf(crisp),
+                EdgePxOf(path, original, edits, token),
                 KeepGuessOf(crisp),
                 LookOf(crisp),
                 ColoursOf(crisp),
@@ -67,12 +69,12 @@ public static class Measure
 
     /// <summary>What a picture looks like, and nothing else of it.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static PerceptualHash LookOf(string path, Probed probed, CancellationToken stop = default) =>
-        Within(probed.Format, stop, token =>
-        {
-            using var image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
-            return LookOf(image);
-        });
+    public static PerceptualHash? LookOf(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        CancellationToken stop = default
+    ) => Looked(path, format, original, LookOf, stop);
 
     /// <summary>The colours a picture shows, and nothing else of it.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -81,11 +83,30 @@ public static class Measure
         PictureFormat format,
         PixelSize original,
         CancellationToken stop = default
+    ) => Looked(path, format, original, ColoursOf, stop);
+
+    private static T Looked<T>(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Func<Image, T> tell,
+        CancellationToken stop
     ) => Within(format, stop, token =>
         {
             using var image = Look(path, original, Edits.None, Enums.FailOn.Truncated, token);
-            return ColoursOf(image);
+            return tell(image);
         });
+
+    /// <summary>How wide its sharpest edges are, and nothing else of it.</summary>
+    /// <returns>In px of the edited picture; 0 where it has too few to tell.</returns>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static double EdgePxOf(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Edits edits,
+        CancellationToken stop = default
+    ) => Within(format, stop, token => EdgePxOf(path, original, edits, token));
 
     /// <summary>What lies where in a picture, at a few samples.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -136,16 +157,44 @@ public static class Measure
             );
         });
 
-    private static Image Look(string path, PixelSize original, Edits edits, Enums.FailOn failOn, CancellationToken stop)
+    private static double EdgePxOf(string path, PixelSize original, Edits edits, CancellationToken stop)
     {
         var size = edits.SizeOf(original);
-        return LadderMaker.Decode(
-            new(path, original, edits, Cut.Whole(size), IsAnimated: false),
-            Math.Min(size.Width, DecodePx),
+        var by = Math.Max(1, (int)Math.Ceiling(Math.Sqrt(size.Area / EdgesAreaPx)));
+        // Light and dark are all that is looked at: of a whole picture no colour is managed for it.
+        using var image = edits.IsNone
+            ? Image.Thumbnail(path, size.Width / by, height: 100_000, size: Enums.Size.Down)
+            : At(path, original, edits, size.Width / by, Enums.FailOn.Truncated, stop);
+        Vips.LimitTime(image, stop);
+        using var crisp = Editing.Sharpened(image, edits.Adjustments);
+        using var opaque = crisp.HasAlpha() ? crisp.Flatten(background: [255.0]) : crisp.Copy();
+        using var grey = opaque.Colourspace(Enums.Interpretation.Bw);
+        using var bytes = grey[0].Cast(Enums.BandFormat.Uchar);
+        return EdgeWidths.Of(bytes.WriteToMemory<byte>(), bytes.Width, bytes.Height) * by ?? 0;
+    }
+
+    private static Image Look(
+        string path,
+        PixelSize original,
+        Edits edits,
+        Enums.FailOn failOn,
+        CancellationToken stop
+    ) => At(path, original, edits, Math.Min(edits.SizeOf(original).Width, DecodePx), failOn, stop);
+
+    private static Image At(
+        string path,
+        PixelSize original,
+        Edits edits,
+        int widthPx,
+        Enums.FailOn failOn,
+        CancellationToken stop
+    ) =>
+        LadderMaker.Decode(
+            new(path, original, edits, Cut.Whole(edits.SizeOf(original)), IsAnimated: false),
+            Math.Max(1, widthPx),
             stop,
             failOn
         );
-    }
 
     private static T Within<T>(PictureFormat format, CancellationToken stop, Func<CancellationToken, T> read)
     {
@@ -183,17 +232,21 @@ public static class Measure
         return BytesModel.Through(narrow, (double)less * frames, image.Width, (double)large * frames);
     }
 
-    private static PerceptualHash LookOf(Image image)
+    private static PerceptualHash? LookOf(Image image)
     {
         using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
         using var grey = opaque.Colourspace(Enums.Interpretation.Bw).Cast(Enums.BandFormat.Float);
-        using var grid = grey.ThumbnailImage(
-            PerceptualHash.GridWidth,
-            height: PerceptualHash.GridHeight,
-            size: Enums.Size.Force
+        return PerceptualHash.Of(
+            Grid(PerceptualHash.GridWidth, PerceptualHash.GridHeight),
+            Grid(PerceptualHash.SquareSide, PerceptualHash.SquareSide)
         );
-        using var values = grid[0].Cast(Enums.BandFormat.Double);
-        return PerceptualHash.Of(values.WriteToMemory<double>());
+
+        double[] Grid(int width, int height)
+        {
+            using var grid = grey.ThumbnailImage(width, height: height, size: Enums.Size.Force);
+            using var values = grid[0].Cast(Enums.BandFormat.Double);
+            return values.WriteToMemory<double>();
+        }
     }
 
     private static ImmutableArray<string> ColoursOf(Image image)
@@ -207,38 +260,13 @@ public static class Measure
         return ColourNames.Of(three.WriteToMemory<byte>());
     }
 
-    private static double SharpnessOf(Image image)
+    /// <summary>The box round what stands out on a small copy; null where nothing does.</summary>
+    private static FocalRegion? KeepGuessOf(Image image)
     {
         using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
-        using var grey = opaque.Colourspace(Enums.Interpretation.Bw);
-        var scale = (double)LookPx / Math.Max(grey.Width, grey.Height);
-        using var look = (scale < 1 ? grey.Resize(scale) : grey.Copy()).Cast(Enums.BandFormat.Float);
-        using var kernel = Image.NewFromArray(
-            new double[,]
-            {
-                { 0, 1, 0 },
-                { 1, -4, 1 },
-                { 0, 1, 0 },
-            }
-        );
-        using var edges = look.Conv(kernel);
-        var contrast = Math.Pow(look.Deviate(), 2);
-        return contrast < 1 ? 0 : Math.Pow(edges.Deviate(), 2) / contrast;
-    }
-
-    /// <summary>
-    /// A box round the point that draws attention (libvips smartcrop: edges, skin tones, saturated colour).
-    /// </summary>
-    private static FocalRegion KeepGuessOf(Image image)
-    {
-        var side = Math.Max(1, Math.Min(image.Width, image.Height) / 2);
-        using var _ = image.Smartcrop(side, side, out var x, out var y, interesting: Enums.Interesting.Attention);
-        var (w, h) = (GuessShare, GuessShare);
-        return new(
-            Math.Clamp((double)x / image.Width - w / 2, 0, 1 - w),
-            Math.Clamp((double)y / image.Height - h / 2, 0, 1 - h),
-            w,
-            h
-        );
+        using var small = opaque.ThumbnailImage(SubjectPx, height: SubjectPx, size: Enums.Size.Down);
+        using var lab = small.Colourspace(Enums.Interpretation.Srgb).Colourspace(Enums.Interpretation.Lab);
+        using var three = lab.ExtractBand(0, n: 3).Cast(Enums.BandFormat.Float);
+        return new Saliency(three.WriteToMemory<float>(), three.Width, three.Height).MainPart();
     }
 }

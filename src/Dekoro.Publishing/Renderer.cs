@@ -57,7 +57,7 @@ public sealed class Renderer : IAsyncDisposable
     )
     {
         var blocks = new List<(string, string)>();
-        foreach (var block in model.Plan.Page.Document.Blocks)
+        foreach (var block in model.Plan.Page.Pieces)
         {
             blocks.Add(
                 (

@@ -256,8 +256,25 @@ public static class SiteCss
                     $":is(.fig-edge, .{name}-edge) figcaption {{ padding-inline: var(--pad); }} .hidden-{name} "
                         + $"{{ display: none; }}"
                 )
+                .Append(OfBands(name))
         );
     }
+
+    /// <summary>What a band has of its own on this class of screen.</summary>
+    private static string OfBands(string name) =>
+        string.Join(
+            ' ',
+            Across
+                .Select(one => $".{name}-across-{one.Name} > .band-words {{ text-align: {one.Css}; }}")
+                .Concat(Down.Select(one => $".{name}-down-{one.Name} {{ align-content: {one.Css}; }}"))
+                .Append(
+                    $".over .{name}-first {{ margin-block-start: 0; }} .over .{name}-last {{ margin-block-end: 0; }}"
+                )
+        );
+
+    private static readonly (string Name, string Css)[] Across =
+        [("left", "start"), ("centre", "center"), ("right", "end")],
+        Down = [("top", "start"), ("middle", "center"), ("bottom", "end")];
 
     /// <summary>Wider than the column, in its middle.</summary>
     private static string Out(string width) =>
@@ -269,13 +286,13 @@ public static class SiteCss
         var text = TypeScale.Text(style, setting);
         var list = Px(TypeScale.ListPaddingPx(setting));
         var headings = Enumerable
-            .Range(2, 3)
+            .Range(setting == Setting.Band ? 1 : 2, setting == Setting.Band ? 4 : 3)
             .Select(level =>
             {
                 var h = TypeScale.Heading(level, setting);
                 return $"{place} > h{level} {{ font-size: {Number(h.SizePx / 16)}rem; line-height: "
                     + $"{Number(h.LineHeight)}; font-weight: {h.Weight}; margin-block: {Px(h.BeforePx)} "
-                    + $"{Px(h.AfterPx)}; }}";
+                    + $"{Px(h.AfterPx)};{(level == 1 ? " letter-spacing: normal;" : "")} }}";
             });
         var button = TypeScale.Button(setting);
         return string.Join(
@@ -284,6 +301,12 @@ public static class SiteCss
                 .Append(
                     $"{place} > .action {{ font-size: {Number(button.SizePx / 16)}rem; line-height: "
                         + $"{Number(button.LineHeight)}; font-weight: {button.Weight}; }}"
+                )
+                .Append(
+                    $"{place} > .small {{ font-size: {Number(TypeScale.Small.SizePx / 16)}rem; line-height: "
+                        + $"{Number(TypeScale.Small.LineHeight)}; font-weight: {TypeScale.Small.Weight}; "
+                        + $"margin-block-end: {Px(TypeScale.Small.AfterPx)}; }} "
+                        + $"{place} > .small + * {{ margin-block-start: 0; }}"
                 )
                 .Prepend($"{place} > * {{ margin-block: 0 {Px(text.AfterPx)}; }}")
                 .Append($"{place} > ul, {place} > ol {{ padding-inline-start: {list}; }}")

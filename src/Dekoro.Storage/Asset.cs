@@ -6,7 +6,6 @@ using Dekoro.Core.Media;
 namespace Dekoro.Storage;
 
 /// <summary>A picture as the library keeps it.</summary>
-/// <param name="KeepByHand">False while the keep area is only a guess.</param>
 /// <param name="OriginalSize">Of the file as it is kept, orientation applied; the facts are those of the version in
 /// use.</param>
 /// <param name="Edits">Of the version in use.</param>
@@ -20,7 +19,6 @@ public sealed record Asset(
     string Sha256,
     string KeptSha256,
     string Colour,
-    bool KeepByHand,
     string? TakenOn,
     DateTimeOffset AddedAt,
     long Version,
@@ -34,4 +32,7 @@ public sealed record Asset(
 )
 {
     public string Id => Facts.Id;
+
+    /// <inheritdoc cref="PictureFacts.IsKeepDrawn"/>
+    public bool KeepByHand => Facts.IsKeepDrawn;
 }

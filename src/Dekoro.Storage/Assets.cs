@@ -12,10 +12,11 @@ public sealed class Assets(Database database)
     private const string Columns = """
         SELECT asset.id, sha256, kept_sha256, asset.file_name, format, bytes, width, height, frames, has_alpha, colour,
         bytes_beta, bytes_gamma,
-               sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption,
+               edge_px, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption,
                asset.description,
                asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width,
-               original_height, edits, edition, look, look_mirrored, away_since, asset.keywords, added_by, colours,
+               original_height, edits, edition, look, look_mirrored, look_waves, away_since, asset.keywords, added_by,
+               colours,
                own, own_address
         """;
 
@@ -133,16 +134,44 @@ public sealed class Assets(Database database)
         {
             Insert(c, asset);
             OwnColumns.AddThoseOf(c, [asset.Facts.Metadata.Own]);
-            if (asset.Look is not { } look)
-                return 0;
-            foreach (var other in Alike(c, asset.Id, look, asset.OriginalSize))
-                c.Run(
-                    "INSERT INTO twin (asset_id, other_id) VALUES ($a, $b), ($b, $a)",
-                    ("$a", asset.Id),
-                    ("$b", other)
-                );
+            AddTwins(c, asset.Id, asset.Look, asset.OriginalSize);
             return 0;
         });
+
+    private static void AddTwins(SqliteConnection c, string id, PerceptualHash? look, PixelSize original)
+    {
+        if (look is null)
+            return;
+        foreach (var other in Alike(c, id, look.Value, original))
+            c.Run(
+                "INSERT OR IGNORE INTO twin (asset_id, other_id) VALUES ($a, $b), ($b, $a)",
+                ("$a", id),
+                ("$b", other)
+            );
+    }
+
+    /// <summary>Pictures whose look an earlier version told in one way alone.</summary>
+    public IReadOnlyList<Asset> HalfTold() =>
+        database.Read(c => c.All($"{Columns} FROM asset WHERE look_waves IS NULL AND format <> 'Svg'", Map));
+
+    /// <summary>Records what a picture looks like, and with it which others look the same.</summary>
+    public void TellLook(Asset asset, PerceptualHash? look) =>
+        database.Write(c =>
+        {
+            c.Run(
+                "UPDATE asset SET look = $look, look_mirrored = $mirrored, look_waves = $waves WHERE id = $id",
+                ("$id", asset.Id),
+                ("$look", (long?)look?.Bits),
+                ("$mirrored", (long?)look?.MirroredBits),
+                ("$waves", WavesOf(look))
+            );
+            c.Run("DELETE FROM twin WHERE asset_id = $id OR other_id = $id", ("$id", asset.Id));
+            AddTwins(c, asset.Id, look, asset.OriginalSize);
+            return 0;
+        });
+
+    /// <summary>Of a look that says too little 0 is kept: it is told already.</summary>
+    private static long? WavesOf(PerceptualHash? look) => look is { } told ? (long?)told.Waves : 0;
 
     /// <summary>For each of the ids, those in the library that look the same.</summary>
     public ILookup<string, string> TwinsOf(IReadOnlyCollection<string> ids) =>
@@ -168,12 +197,16 @@ public sealed class Assets(Database database)
     private static List<string> Alike(SqliteConnection c, string id, PerceptualHash look, PixelSize original) =>
         [
             .. c.All(
-                    "SELECT id, look, look_mirrored, original_width, original_height FROM asset WHERE look IS "
-                        + "NOT NULL AND id <> $id AND away_since IS NULL",
+                    "SELECT id, look, look_mirrored, original_width, original_height, look_waves FROM asset WHERE "
+                        + "look IS NOT NULL AND id <> $id AND away_since IS NULL",
                     row =>
                         (
                             Id: row.GetString(0),
-                            Look: new PerceptualHash((ulong)row.GetInt64(1), (ulong)row.GetInt64(2)),
+                            Look: new PerceptualHash(
+                                (ulong)row.GetInt64(1),
+                                (ulong)row.GetInt64(2),
+                                row.IsDBNull(5) ? null : (ulong)row.GetInt64(5)
+                            ),
                             Size: new PixelSize(row.GetInt32(3), row.GetInt32(4))
                         ),
                     ("$id", id)
@@ -292,14 +325,15 @@ public sealed class Assets(Database database)
             """
             INSERT INTO asset (id, sha256, kept_sha256, file_name, format, bytes, width, height, frames, has_alpha,
             colour, bytes_beta, bytes_gamma,
-                               sharpness, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description,
+                               edge_px, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description,
                                credit, rights, folder, source, taken_on, added_at,
-                               original_width, original_height, edits, edition, look, look_mirrored, keywords,
+                               original_width, original_height, edits, edition, look, look_mirrored, look_waves,
+                               keywords,
                                no_title, added_by, colours, own)
             VALUES ($id, $sha, $kept, $file, $format, $bytes, $width, $height, $frames, $alpha, $colour, $beta, $gamma,
-                    $sharpness, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder,
+                    $edgePx, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder,
                     $source, $taken, $added,
-                    $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored, $keywords,
+                    $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored, $lookWaves, $keywords,
                     says_nothing($title), $addedBy, $colours, $own)
             """,
             [
@@ -316,7 +350,7 @@ public sealed class Assets(Database database)
                 ("$colour", asset.Colour),
                 ("$beta", asset.Facts.Bytes.Beta),
                 ("$gamma", asset.Facts.Bytes.Gamma),
-                ("$sharpness", asset.Facts.Sharpness ?? 0.0),
+                ("$edgePx", asset.Facts.EdgePx),
                 ("$taken", asset.TakenOn),
                 ("$added", asset.AddedAt.ToString("o")),
                 ("$originalWidth", asset.OriginalSize.Width),
@@ -325,6 +359,7 @@ public sealed class Assets(Database database)
                 ("$edition", asset.Facts.Edition),
                 ("$look", (long?)asset.Look?.Bits),
                 ("$lookMirrored", (long?)asset.Look?.MirroredBits),
+                ("$lookWaves", WavesOf(asset.Look)),
                 ("$addedBy", asset.AddedBy),
                 ("$colours", Written(asset.Colours)),
                 .. KeepParameters(asset.Facts.Keep, asset.KeepByHand),
@@ -377,7 +412,9 @@ public sealed class Assets(Database database)
 
     /// <summary>Those that have an address of their own on the public site.</summary>
     public IReadOnlyList<Asset> WithOwnAddress() =>
-        database.Read(c => c.All($"{Columns} FROM asset WHERE own_address IS NOT NULL AND away_since IS NULL", Map));
+        database.Read(c =>
+            c.All($"{Columns} FROM asset WHERE own_address IS NOT NULL AND away_since IS NULL ORDER BY id", Map)
+        );
 
     /// <summary>
     /// Gives a picture an address that none has, those taken away included; chosen and kept in one step.
@@ -430,6 +467,21 @@ public sealed class Assets(Database database)
             c.Run("UPDATE asset SET colours = $colours WHERE id = $id", ("$id", id), ("$colours", Written(colours)))
         );
 
+    /// <summary>Pictures whose edges nobody has measured yet.</summary>
+    public IReadOnlyList<Asset> Unmeasured() =>
+        database.Read(c => c.All($"{Columns} FROM asset WHERE edge_px IS NULL AND format <> 'Svg'", Map));
+
+    /// <summary>Records how wide the sharpest edges of a version are, where it is still the one in use.</summary>
+    public void TellEdges(string id, int edition, double edgePx) =>
+        database.Write(c =>
+            c.Run(
+                "UPDATE asset SET edge_px = $px WHERE id = $id AND edition = $edition",
+                ("$id", id),
+                ("$edition", edition),
+                ("$px", edgePx)
+            )
+        );
+
     /// <summary>The folders that pictures lie in, by name.</summary>
     public IReadOnlyList<string> Folders() =>
         database.Read(c =>
@@ -474,7 +526,7 @@ public sealed class Assets(Database database)
                 ),
                 new PixelSize(row.Int("width"), row.Int("height")),
                 new BytesModel(row.Real("bytes_beta"), row.Real("bytes_gamma")),
-                row.Real("sharpness"),
+                row.IsNull("edge_px") ? null : row.Real("edge_px"),
                 row.IsNull("keep_x")
                     ? null
                     : new FocalRegion(row.Real("keep_x"), row.Real("keep_y"), row.Real("keep_w"), row.Real("keep_h")),
@@ -493,17 +545,25 @@ public sealed class Assets(Database database)
                     Own = OwnColumns.Read(row.Text("own")),
                 },
                 row.Int("edition")
-            ),
+            )
+            {
+                IsKeepDrawn = row.Text("keep_by") == "hand",
+            },
             row.Text("sha256"),
             row.Text("kept_sha256"),
             row.Text("colour"),
-            row.Text("keep_by") == "hand",
             row.TextOrNull("taken_on"),
             DateTimeOffset.Parse(row.Text("added_at"), System.Globalization.CultureInfo.InvariantCulture),
             row.Long("version"),
             new PixelSize(row.Int("original_width"), row.Int("original_height")),
             EditsText.Read(row.Text("edits")) ?? Edits.None,
-            row.IsNull("look") ? null : new PerceptualHash((ulong)row.Long("look"), (ulong)row.Long("look_mirrored")),
+            row.IsNull("look")
+                ? null
+                : new PerceptualHash(
+                    (ulong)row.Long("look"),
+                    (ulong)row.Long("look_mirrored"),
+                    row.IsNull("look_waves") ? null : (ulong)row.Long("look_waves")
+                ),
             row.TextOrNull("away_since") is { } away
                 ? DateTimeOffset.Parse(away, System.Globalization.CultureInfo.InvariantCulture)
                 : null,

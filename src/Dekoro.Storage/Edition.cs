@@ -11,7 +11,7 @@ public sealed record Edition(
     Edits Edits,
     PixelSize Size,
     BytesModel Bytes,
-    double Sharpness,
+    double? EdgePx,
     FocalRegion? Keep,
     bool KeepByHand,
     DateTimeOffset MadeAt

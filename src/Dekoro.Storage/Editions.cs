@@ -9,7 +9,7 @@ namespace Dekoro.Storage;
 public sealed class Editions(Database database)
 {
     private const string Columns =
-        "SELECT number, edits, width, height, bytes_beta, bytes_gamma, sharpness, keep_x, keep_y, keep_w, "
+        "SELECT number, edits, width, height, bytes_beta, bytes_gamma, edge_px, keep_x, keep_y, keep_w, "
         + "keep_h, keep_by, made_at FROM edition";
 
     /// <summary>Oldest first, the original among them; none where nothing was ever edited.</summary>
@@ -56,7 +56,7 @@ public sealed class Editions(Database database)
                 """
                 UPDATE asset
                 SET edits = $edits, edition = $number, width = $width, height = $height, bytes_beta = $beta,
-                bytes_gamma = $gamma, sharpness = $sharpness,
+                bytes_gamma = $gamma, edge_px = $edgePx,
                     keep_x = $x, keep_y = $y, keep_w = $w, keep_h = $h, keep_by = $by, version = version + 1
                 WHERE id = $id
                 """,
@@ -82,7 +82,7 @@ public sealed class Editions(Database database)
                 now.Edits,
                 now.Facts.Size,
                 now.Facts.Bytes,
-                now.Facts.Sharpness ?? 0,
+                now.Facts.EdgePx,
                 now.Facts.Keep,
                 now.KeepByHand,
                 at
@@ -102,9 +102,9 @@ public sealed class Editions(Database database)
     private static void Put(SqliteConnection c, string assetId, Edition edition, string onConflict) =>
         c.Run(
             $"""
-            INSERT INTO edition (asset_id, number, edits, width, height, bytes_beta, bytes_gamma, sharpness, keep_x,
+            INSERT INTO edition (asset_id, number, edits, width, height, bytes_beta, bytes_gamma, edge_px, keep_x,
             keep_y, keep_w, keep_h, keep_by, made_at)
-            VALUES ($id, $number, $edits, $width, $height, $beta, $gamma, $sharpness, $x, $y, $w, $h, $by,
+            VALUES ($id, $number, $edits, $width, $height, $beta, $gamma, $edgePx, $x, $y, $w, $h, $by,
             $at) {onConflict}
             """,
             [.. Parameters(assetId, edition), ("$at", edition.MadeAt.ToString("o"))]
@@ -119,7 +119,7 @@ public sealed class Editions(Database database)
             ("$height", e.Size.Height),
             ("$beta", e.Bytes.Beta),
             ("$gamma", e.Bytes.Gamma),
-            ("$sharpness", e.Sharpness),
+            ("$edgePx", e.EdgePx),
             .. Assets.KeepParameters(e.Keep, e.KeepByHand),
         ];
 
@@ -129,7 +129,7 @@ public sealed class Editions(Database database)
             EditsText.Read(row.Text("edits")) ?? Edits.None,
             new PixelSize(row.Int("width"), row.Int("height")),
             new BytesModel(row.Real("bytes_beta"), row.Real("bytes_gamma")),
-            row.Real("sharpness"),
+            row.IsNull("edge_px") ? null : row.Real("edge_px"),
             row.IsNull("keep_x")
                 ? null
                 : new FocalRegion(row.Real("keep_x"), row.Real("keep_y"), row.Real("keep_w"), row.Real("keep_h")),

@@ -25,10 +25,29 @@ public sealed class Pages(Database database)
             )
         );
 
+    /// <summary>Of those that are taken away, the ones that visitors still meet.</summary>
+    public IReadOnlyList<PageRow> AwayAndPublic() =>
+        database.Read(c =>
+            c.All(
+                $"{Columns} WHERE away_since IS NOT NULL AND published IS NOT NULL ORDER BY away_since DESC, id",
+                row => Map(row) with { IsOn = false }
+            )
+        );
+
     /// <returns>Null for a page that is not there, or taken away.</returns>
     public PageRow? Find(string id) =>
         database.Read(c =>
             c.All($"{Columns} WHERE id = $id AND away_since IS NULL", Map, ("$id", id)).FirstOrDefault()
+        );
+
+    /// <summary>Those of some that are there and not taken away.</summary>
+    public IReadOnlyList<PageRow> FindMany(IReadOnlyCollection<string> ids) =>
+        database.Read(c =>
+            c.All(
+                $"{Columns} WHERE id IN (SELECT value FROM json_each($ids)) AND away_since IS NULL",
+                Map,
+                ("$ids", System.Text.Json.JsonSerializer.Serialize(ids))
+            )
         );
 
     /// <summary>Takes one away; it waits with all that is on it, and its address with it.</summary>
@@ -142,13 +161,13 @@ public sealed class Pages(Database database)
 
     /// <summary>Keeps several drafts at once, or none of them.</summary>
     /// <returns>False where one of them is no longer at its version.</returns>
-    /// <param name="arrangements">Kept with them, in the same step.</param>
+    /// <param name="contents">Kept with them, in the same step.</param>
     public bool SaveDrafts(
         IReadOnlyCollection<(string Id, long Version, string Draft)> drafts,
         string by,
         DateTimeOffset now,
-        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null
-    ) => database.Write(c => SaveDrafts(c, drafts, by, now, arrangements));
+        IReadOnlyCollection<(string Table, string Id, long Version, string Content)>? contents = null
+    ) => database.Write(c => SaveDrafts(c, drafts, by, now, contents));
 
     /// <inheritdoc cref="SaveDrafts(IReadOnlyCollection{ValueTuple{string, long, string}}, string, DateTimeOffset,
     /// IReadOnlyCollection{ValueTuple{string, long, string}}?)"/>
@@ -158,13 +177,13 @@ public sealed class Pages(Database database)
         IReadOnlyCollection<(string Id, long Version, string Draft)> drafts,
         string by,
         DateTimeOffset now,
-        IReadOnlyCollection<(string Id, long Version, string Content)>? arrangements = null
+        IReadOnlyCollection<(string Table, string Id, long Version, string Content)>? contents = null
     )
     {
         if (
-            (arrangements ?? []).Any(a =>
+            (contents ?? []).Any(a =>
                 c.One<long>(
-                    "SELECT count(*) FROM arrangement WHERE id = $id AND version = $version",
+                    $"SELECT count(*) FROM {a.Table} WHERE id = $id AND version = $version",
                     ("$id", a.Id),
                     ("$version", a.Version)
                 ) == 0
@@ -194,8 +213,8 @@ public sealed class Pages(Database database)
             PageStates.Table.Record(c, id, by, now, isNewState: false);
             SentDrafts.Record(c, id);
         }
-        foreach (var (id, version, content) in arrangements ?? [])
-            Arrangements.Save(c, id, version, content, new(by, now));
+        foreach (var one in contents ?? [])
+            ContentTable.Save(c, one.Table, one.Id, one.Version, one.Content, new(by, now));
         return true;
     }
 
@@ -231,20 +250,30 @@ public sealed class Pages(Database database)
                 .Where(id => !ids.Contains(id));
             var position = 0;
             foreach (var id in ids.Concat(rest))
-                c.Run("UPDATE page SET position = $position WHERE id = $id", ("$id", id), ("$position", ++position));
+                c.Run(
+                    "UPDATE page SET position = $position WHERE id = $id AND position <> $position",
+                    ("$id", id),
+                    ("$position", ++position)
+                );
             return position;
         });
 
+    /// <param name="publishedById">Those that are another than before; null where only their files are.</param>
     /// <param name="also">In the same step.</param>
     public void MarkPublished(
-        IReadOnlyDictionary<string, string> publishedById,
+        IReadOnlyDictionary<string, string>? publishedById,
         DateTimeOffset now,
         Action<SqliteConnection>? also = null
     ) =>
         database.Write(c =>
         {
             also?.Invoke(c);
-            c.Run("UPDATE page SET published = NULL, published_at = NULL WHERE is_on = 0 OR away_since IS NOT NULL");
+            if (publishedById is null)
+                return 0;
+            c.Run(
+                "UPDATE page SET published = NULL, published_at = NULL WHERE published IS NOT NULL AND (is_on = 0 OR "
+                    + "away_since IS NOT NULL)"
+            );
             foreach (var (id, published) in publishedById)
                 c.Run(
                     "UPDATE page SET published = $published, published_at = $now WHERE id = $id",

@@ -91,7 +91,10 @@ internal static class SearchSql
             FilterKind.Away => "asset.away_since IS NOT NULL",
             FilterKind.NoAlt => "asset.alt = ''",
             FilterKind.NoTitle => "asset.no_title",
-            FilterKind.Soft => With(PictureFacts.BlurredBelow, $"(asset.format <> 'Svg' AND asset.sharpness < {name})"),
+            FilterKind.Soft => With(
+                PictureFacts.BlurredFromEdgePx,
+                $"(asset.format <> 'Svg' AND asset.edge_px >= {name})"
+            ),
             FilterKind.Since => With(Day(LibraryQuery.DateOf(filter)), $"asset.added_at >= {name}"),
             FilterKind.Until => With(Day(LibraryQuery.DateOf(filter)?.AddDays(1)), $"asset.added_at < {name}"),
             _ => throw new ArgumentException($"No way to search by {filter.Kind}.", nameof(filter)),

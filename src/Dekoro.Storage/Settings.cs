@@ -42,6 +42,13 @@ public sealed class Settings(Database database)
             .FirstOrDefault()
         ?? new(null, 0);
 
+    /// <summary>The same, written only where it is another.</summary>
+    public static void SetWhereOther(SqliteConnection c, string name, string json)
+    {
+        if (Find(c, name).Json != json)
+            Set(c, name, json);
+    }
+
     /// <summary>Within a transaction that changes more.</summary>
     public static int Set(SqliteConnection c, string name, string json) =>
         c.Run(

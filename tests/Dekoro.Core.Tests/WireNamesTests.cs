@@ -19,6 +19,7 @@ public sealed class WireNamesTests
         ChangeKind: slide vertical fade none
         ControlSize: small usual large
         DownloadKind: pdf sound video archive office text
+        EventRepeats: never eachYear eachLeapDay
         Extent: column wide
         FigureLinkKind: none largeFile page address
         FilterKind: folder shape wider taller used unused noAlt noTitle soft twin away credit colour by
@@ -40,6 +41,7 @@ public sealed class WireNamesTests
         PictureFormat: jpeg png webP avif gif svg tiff
         Setting: column cell band
         SizeRole: third half column wide edge
+        TargetKind: pages posts page folder
         Typeface: newsreader sourceSans figtree
         VerticalAlign: top middle bottom
         WidthClass: phone tablet desktop
@@ -57,9 +59,10 @@ public sealed class WireNamesTests
 
     private const string KeptValues = """
         ArrangementValues: name gallery items follows kind slider larger isShownElsewhere namedLook ownLook
+        BannerValues: name targets band isOn isStanding from until yearly holdsTitle
         FrameStyleValues: line linePx lineColour roundPx paddingPx background shadow
         GalleryValues: kind columns targetHeightPx gutterPx shape whole align captions captionsFrom
-            captionLines opensLarger perSheet pageLinks pageLinksLook
+            captionLines opensLarger perSheet pageLinks pageLinksLook mostWidePx
         InsteadValues: kind target player title inPlace captions loops startsItself
         ItemValues: id asset isOn decorative alt captionSource caption linkKind linkTarget stayMs title text
             button buttonLink instead from until yearly step
@@ -68,6 +71,7 @@ public sealed class WireNamesTests
             controlSize controlColour stepsInside
         StyleValues: name language tabletFromPx desktopFromPx referencePx firstScreenPx paddingPx columnPx
             widePx gutterPx textPx lineHeight colours shapes zone typeface
+        TargetValues: kind name
         WordsOverValues: across down tone tint tintStrength
         """;
 

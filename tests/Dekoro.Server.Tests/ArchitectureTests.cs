@@ -45,6 +45,7 @@ public sealed class ArchitectureTests
         "Choices",
         "Arrangements",
         "Content",
+        "Banners",
         "Site",
         "Delivery",
         "Layout",

@@ -300,8 +300,14 @@ public sealed class ArrangementApiTests(ServerFixture server) : IClassFixture<Se
             .Text.RegularExpressions.Regex.Match(html, "src=\"(http[^\"]+/live/media/[^\"]+)\"")
             .Groups[1]
             .Value;
-        using var there = await server.Http.GetAsync(file, Stop);
-        Assert.Equal(HttpStatusCode.OK, there.StatusCode);
+        // It comes in the site's dress.
+        var sheets = System.Text.RegularExpressions.Regex.Matches(html, "<link rel=\"stylesheet\" href=\"([^\"]+)\"");
+        Assert.Equal(2, sheets.Count);
+        foreach (var address in sheets.Select(one => one.Groups[1].Value).Append(file))
+        {
+            using var there = await server.Http.GetAsync(address, Stop);
+            Assert.Equal(HttpStatusCode.OK, there.StatusCode);
+        }
     }
 
     [Fact]

@@ -102,50 +102,134 @@ public sealed class DamageTests : IDisposable
         {
             var id = await TakeAsync(app, "line-reel.jpg");
             var workspace = app.Services.GetRequiredService<Workspace>();
-            workspace.Pages.Add(
-                "p",
-                "page",
-                new(
-                    "P",
-                    "",
-                    "",
-                    "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\""
-                        + id
-                        + "\"}}]}"
-                ),
-                DateTimeOffset.UtcNow
-            );
+            Page(workspace, id);
             return await app
                 .Services.GetRequiredService<Publisher>()
                 .PublishAsync(new Progress<PublishProgress>(), Stop);
         });
-        var release = Directory.EnumerateDirectories(In("live")).Single();
-        var damaged = what switch
+        var damaged = await WithAsync(app =>
         {
-            "current" => In("live/current"),
-            "page" => Path.Combine(release, "index.html"),
-            _ => Directory.EnumerateFiles(Path.Combine(release, "media")).First(),
-        };
+            var live = app.Services.GetRequiredService<LiveSite>();
+            return Task.FromResult(
+                what switch
+                {
+                    "current" => In("live/current"),
+                    "page" => live.PathOf("index.html")!,
+                    _ => live.PathOf("media/" + live.MediaNames.First())!,
+                }
+            );
+        });
         File.WriteAllText(damaged, content);
         await WithAsync(async app =>
         {
             var live = app.Services.GetRequiredService<LiveSite>();
             Assert.True(live.IsThere);
-            // A picture is mended from the file it was made as; a page comes with the next publishing.
-            Assert.Equal(what == "page", live.PathOf("index.html") is null);
-            Assert.Equal(what == "picture" ? "" : "x", live.Damage.Length > 0 ? "x" : "");
-            Assert.All(Directory.EnumerateFiles(Path.Combine(release, "media")), f =>
-                Assert.NotEqual(0, new FileInfo(f).Length)
-            );
-            await app.Services.GetRequiredService<Publisher>().PublishAsync(new Progress<PublishProgress>(), Stop);
+            // A page is mended from its spare before anybody meets it; a picture's file is made anew in quiet.
             Assert.NotEqual(0, new FileInfo(live.PathOf("index.html")!).Length);
+            Assert.Equal(what == "current", live.Damage.Length > 0);
+            Assert.Equal(what == "picture", live.MediaNames.Any(name => live.PathOf("media/" + name) is null));
+            // As the daily work of a start does, which may have come first.
+            live.Verify(isThorough: true);
+            await app.Services.GetRequiredService<Publisher>().JoinAsync(Stop);
+            Assert.All(live.MediaNames, name => Assert.NotEqual(0, new FileInfo(live.PathOf("media/" + name)!).Length));
+            // A site that is whole is not said to be damaged because it was looked at.
+            Assert.Equal((0, what == "current"), (live.Verify(isThorough: true).Count, live.Damage.Length > 0));
+            await app.Services.GetRequiredService<Publisher>().PublishAsync(new Progress<PublishProgress>(), Stop);
             Assert.Equal("", live.Damage);
             return 0;
         });
     }
 
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public async Task A_page_that_was_damaged_twice_is_found_and_comes_with_the_next_publishing(bool isCutOff)
+    {
+        var (id, whole) = (await WithAsync(app => TakeAsync(app, "line-reel.jpg")), "");
+        await WithAsync(async app =>
+        {
+            Page(app.Services.GetRequiredService<Workspace>(), id);
+            await app.Services.GetRequiredService<Publisher>().PublishAsync(new Progress<PublishProgress>(), Stop);
+            var path = app.Services.GetRequiredService<LiveSite>().PathOf("index.html")!;
+            whole = File.ReadAllText(path);
+            foreach (var file in Directory.GetFiles(In("live"), Path.GetFileName(path), SearchOption.AllDirectories))
+                File.WriteAllText(file, isCutOff ? "" : whole.Replace("html", "htnl", StringComparison.Ordinal));
+            return 0;
+        });
+        await WithAsync(async app =>
+        {
+            var live = app.Services.GetRequiredService<LiveSite>();
+            Assert.Equal(isCutOff, live.PathOf("index.html") is null);
+            Assert.Equal(["index.html"], live.Verify(isThorough: true));
+            Assert.Contains("publish to make all of it anew", live.Damage, StringComparison.Ordinal);
+            await app.Services.GetRequiredService<Publisher>().PublishAsync(new Progress<PublishProgress>(), Stop);
+            Assert.Equal(whole, File.ReadAllText(live.PathOf("index.html")!));
+            Assert.Equal((0, ""), (live.Verify(isThorough: true).Count, live.Damage));
+            return 0;
+        });
+    }
+
     [Fact]
-    public async Task A_made_file_that_was_damaged_is_made_anew_at_the_latest_by_publishing()
+    public async Task What_was_found_damaged_is_not_forgotten_when_another_page_is_joined_by_its_files()
+    {
+        await WithReelAsync(
+            async (workspace, publisher, live, _) =>
+            {
+                workspace.Pages.Add("q", "page", new("Q", "q", "", Empty), DateTimeOffset.UtcNow);
+                Assert.Equal(1, (await publisher.PublishAsync(new Progress<PublishProgress>(), Stop)).Awaited);
+                var path = live.PathOf("q/index.html")!;
+                foreach (
+                    var file in Directory.GetFiles(In("live"), Path.GetFileName(path), SearchOption.AllDirectories)
+                )
+                    File.WriteAllText(file, "");
+                var q = workspace.Pages.Find("q")!;
+                workspace.Pages.SaveDraft(
+                    "q",
+                    q.Version,
+                    new("Q", "q", "Typed since.", Empty),
+                    new("Ana", DateTimeOffset.UtcNow)
+                );
+                Assert.Equal(["q/index.html"], live.Verify(isThorough: true));
+                await publisher.PrepareAsync(Stop);
+                Assert.Equal(1, await publisher.JoinAsync(Stop));
+                Assert.NotEqual("", live.Damage);
+                await publisher.PublishAsync(new Progress<PublishProgress>(), Stop);
+                Assert.Equal((0, ""), (live.Verify(isThorough: true).Count, live.Damage));
+                Assert.NotNull(live.PathOf("q/index.html"));
+                return 0;
+            }
+        );
+    }
+
+    private sealed class AtOnce(Action<PublishProgress> report) : IProgress<PublishProgress>
+    {
+        public void Report(PublishProgress value) => report(value);
+    }
+
+    [Fact]
+    public async Task Files_that_are_made_ahead_while_a_publishing_is_about_to_make_them_are_no_surprise_to_it()
+    {
+        await WithReelAsync(
+            async (_, publisher, live, _) =>
+            {
+                var making = 0;
+                await publisher.PublishAsync(
+                    new AtOnce(p =>
+                    {
+                        if (p.Sentence.StartsWith("Making the files", StringComparison.Ordinal) && making++ == 0)
+                            publisher.PrepareAsync(Stop).GetAwaiter().GetResult();
+                    }),
+                    Stop
+                );
+                Assert.Equal(1, making);
+                Assert.NotNull(live.PathOf("index.html"));
+                return 0;
+            }
+        );
+    }
+
+    [Fact]
+    public async Task A_made_file_that_was_damaged_is_made_anew_at_the_latest_by_the_daily_round_and_publishing()
     {
         await WithAsync(async app =>
         {
@@ -154,30 +238,18 @@ public sealed class DamageTests : IDisposable
                 app.Services.GetRequiredService<Workspace>(),
                 app.Services.GetRequiredService<Publisher>()
             );
-            workspace.Pages.Add(
-                "p",
-                "page",
-                new(
-                    "P",
-                    "",
-                    "",
-                    "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\""
-                        + id
-                        + "\"}}]}"
-                ),
-                DateTimeOffset.UtcNow
-            );
+            Page(workspace, id);
             await publisher.PublishAsync(new Progress<PublishProgress>(), Stop);
             Assert.Equal(0, (await publisher.PublishAsync(new Progress<PublishProgress>(), Stop)).PicturesMade);
             var made = Directory.EnumerateFiles(In("renditions"), "*.webp", SearchOption.AllDirectories).First();
             var whole = File.ReadAllBytes(made);
             File.WriteAllText(made, "");
-            Assert.Equal(1, (await publisher.PublishAsync(new Progress<PublishProgress>(), Stop)).PicturesMade);
+            await LookedOverAsync();
             Assert.Equal(whole, File.ReadAllBytes(made));
             var other = whole.ToArray();
             other[^9] ^= 0xff;
             File.WriteAllBytes(made, other);
-            Assert.Equal(1, (await publisher.PublishAsync(new Progress<PublishProgress>(), Stop)).PicturesMade);
+            await LookedOverAsync();
             Assert.Equal(whole, File.ReadAllBytes(made));
             // A proof is looked at by its length each time.
             var proof = await app
@@ -194,8 +266,131 @@ public sealed class DamageTests : IDisposable
             );
             Assert.NotEqual(0, new FileInfo(proof).Length);
             return 0;
+
+            async Task LookedOverAsync()
+            {
+                Assert.Single(app.Services.GetRequiredService<LiveSite>().Verify(isThorough: true));
+                Assert.Equal(1, (await publisher.PublishAsync(new Progress<PublishProgress>(), Stop)).PicturesMade);
+            }
         });
     }
+
+    [Fact]
+    public async Task A_publishing_that_was_ended_is_gone_on_with_once_at_the_next_start()
+    {
+        var id = await WithAsync(app => TakeAsync(app, "line-reel.jpg"));
+        await WithAsync(app =>
+        {
+            var workspace = app.Services.GetRequiredService<Workspace>();
+            Page(workspace, id);
+            foreach (var job in new[] { "earlier", "last" })
+                workspace.Jobs.Begin(
+                    new(job, "running", "{\"done\":3,\"of\":9,\"sentence\":\"Making.\"}", null, DateTimeOffset.UtcNow)
+                );
+            return Task.FromResult(0);
+        });
+        await WithAsync(async app =>
+        {
+            var jobs = app.Services.GetRequiredService<PublishJobs>();
+            jobs.GoOnWithWhatWasRunning();
+            Assert.Equal("failed", jobs.Find("earlier")!.State);
+            while (jobs.Find("last")!.State == "running")
+                await Task.Delay(50, Stop);
+            Assert.Equal("done", jobs.Find("last")!.State);
+            Assert.NotNull(app.Services.GetRequiredService<LiveSite>().PathOf("index.html"));
+            // One that had been gone on with when the program ended again is not begun a third time.
+            var workspace = app.Services.GetRequiredService<Workspace>();
+            workspace.Jobs.Begin(
+                new(
+                    "again",
+                    "running",
+                    "{\"done\":0,\"of\":1,\"sentence\":\"Going on after a restart.\"}",
+                    null,
+                    DateTimeOffset.UtcNow
+                )
+            );
+            jobs.GoOnWithWhatWasRunning();
+            Assert.Equal("failed", jobs.Find("again")!.State);
+            return 0;
+        });
+    }
+
+    [Fact]
+    public async Task A_publishing_that_is_stopped_leaves_the_public_site_as_it_was_and_keeps_what_it_had_made()
+    {
+        var id = await WithAsync(app => TakeAsync(app, "the-kite-hall.jpg"));
+        await WithAsync(async app =>
+        {
+            Page(app.Services.GetRequiredService<Workspace>(), id);
+            var jobs = app.Services.GetRequiredService<PublishJobs>();
+            var (job, work) = jobs.Begin();
+            Assert.True(jobs.Stop(job.Id));
+            var ended = await work;
+            Assert.Equal("failed", ended.State);
+            Assert.Contains("the public site is as it was", ended.Progress.Sentence, StringComparison.Ordinal);
+            Assert.False(app.Services.GetRequiredService<LiveSite>().IsThere);
+            Assert.False(jobs.Stop(job.Id));
+            Assert.Equal("done", (await jobs.Begin().Work).State);
+            return 0;
+        });
+    }
+
+    [Fact]
+    public async Task A_page_goes_public_without_avif_and_is_joined_by_it_but_not_by_what_was_typed_meanwhile()
+    {
+        await WithReelAsync(
+            async (workspace, publisher, live, id) =>
+            {
+                Page(workspace, id, "q");
+                var published = await publisher.PublishAsync(new Progress<PublishProgress>(), Stop);
+                Assert.Equal(2, published.Awaited);
+                Assert.DoesNotContain("avif", Html("q/index.html"), StringComparison.Ordinal);
+                Assert.All(live.MediaNames, name => Assert.NotNull(live.PathOf("media/" + name)));
+                var q = workspace.Pages.Find("q")!;
+                workspace.Pages.SaveDraft(
+                    "q",
+                    q.Version,
+                    new("Q, later", "q", "", q.Draft),
+                    new("Ana", DateTimeOffset.UtcNow)
+                );
+                Assert.Equal(0, await publisher.JoinAsync(Stop));
+                await publisher.PrepareAsync(Stop);
+                // The menu of both has another title: until it is published, what is public stays as it was published.
+                Assert.Equal(0, await publisher.JoinAsync(Stop));
+                workspace.Pages.SaveDraft(
+                    "q",
+                    q.Version + 1,
+                    new("Q", "q", "", q.Draft),
+                    new("Ana", DateTimeOffset.UtcNow)
+                );
+                Assert.Equal(2, await publisher.JoinAsync(Stop));
+                Assert.Contains("avif", Html("q/index.html"), StringComparison.Ordinal);
+                Assert.All(live.MediaNames, name => Assert.NotNull(live.PathOf("media/" + name)));
+                Assert.Equal(0, await publisher.JoinAsync(Stop));
+                return 0;
+
+                string Html(string address) => File.ReadAllText(live.PathOf(address)!);
+            }
+        );
+    }
+
+    private const string Empty = "{\"type\":\"doc\",\"content\":[]}";
+
+    /// <summary>A page with one picture; the first is the front page.</summary>
+    private static void Page(Workspace workspace, string picture, string id = "p") =>
+        workspace.Pages.Add(
+            id,
+            "page",
+            new(
+                id.ToUpperInvariant(),
+                id == "p" ? "" : id,
+                "",
+                "{\"type\":\"doc\",\"content\":[{\"type\":\"figure\",\"attrs\":{\"id\":\"f\",\"asset\":\""
+                    + picture
+                    + "\"}}]}"
+            ),
+            DateTimeOffset.UtcNow
+        );
 
     [Fact]
     public async Task A_publishing_that_was_ended_says_so_at_the_next_start_and_one_that_had_gone_live_is_recorded()
@@ -391,6 +586,23 @@ public sealed class DamageTests : IDisposable
                 Thread.Sleep(100);
             }
         }
+    }
+
+    /// <summary>A picture on the front page, and what publishes it.</summary>
+    private async Task WithReelAsync(Func<Workspace, Publisher, LiveSite, string, Task<int>> use)
+    {
+        var id = await WithAsync(app => TakeAsync(app, "line-reel.jpg"));
+        await WithAsync(app =>
+        {
+            var workspace = app.Services.GetRequiredService<Workspace>();
+            Page(workspace, id);
+            return use(
+                workspace,
+                app.Services.GetRequiredService<Publisher>(),
+                app.Services.GetRequiredService<LiveSite>(),
+                id
+            );
+        });
     }
 
     private string In(string name) => Path.Combine(_folder, name);

@@ -88,7 +88,7 @@ public sealed class PowerLossTests : IDisposable
         {
             ["index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(words)),
             ["visit/index.html"] = SiteFile.Of(Encoding.UTF8.GetBytes(words + " visit")),
-            ["media/a.webp"] = SiteFile.At(path),
+            [$"media/{picture}{picture}.webp"] = SiteFile.At(path),
         };
     }
 

@@ -122,16 +122,21 @@ public sealed class ServerFixture : IAsyncLifetime
     }
 
     /// <summary>What is answered, be it good or a problem.</summary>
+    /// <param name="version">From which a change starts; null to say none.</param>
     public async Task<(HttpStatusCode Status, JsonObject Body)> SendAsync(
         HttpMethod method,
         string path,
-        object? body = null
+        object? body = null,
+        long? version = null
     )
     {
-        var answer = await Http.SendAsync(
-            new(method, path) { Content = body is null ? null : JsonContent.Create(body) },
-            TestContext.Current.CancellationToken
-        );
+        using var sent = new HttpRequestMessage(method, path)
+        {
+            Content = body is null ? null : JsonContent.Create(body),
+        };
+        if (version is { } from)
+            sent.Headers.TryAddWithoutValidation("If-Match", $"\"{from}\"");
+        var answer = await Http.SendAsync(sent, TestContext.Current.CancellationToken);
         return (
             answer.StatusCode,
             (await answer.Content.ReadFromJsonAsync<JsonObject>(TestContext.Current.CancellationToken))!

@@ -25,6 +25,40 @@ public sealed class StorageTests : IDisposable
     }
 
     [Fact]
+    public void What_is_written_is_told_once_by_its_last_change_and_what_is_only_read_is_not()
+    {
+        var (pages, touched) = (new Pages(_database), new Touched(_database));
+        pages.Add("a", "page", new("A", "a", "", "{}"), Now);
+        pages.Add("b", "page", new("B", "b", "", "{}"), Now);
+        var (number, things) = touched.Since(0);
+        Assert.Equal([(Touched.Page, "a"), (Touched.Page, "b")], things);
+        pages.SaveDraft("a", 1, new("A1", "a", "", "{}"), new("Ana", Now));
+        pages.SaveDraft("a", 2, new("A2", "a", "", "{}"), new("Ana", Now));
+        Assert.Equal([(Touched.Page, "a")], touched.Since(number).Things);
+        number = touched.Last;
+        Assert.Equal((number, 0), (touched.Since(number).Number, touched.Since(number).Things.Count));
+        // An order that is the same already writes nothing.
+        pages.Reorder(["a", "b"]);
+        pages.All();
+        Assert.Empty(touched.Since(number).Things);
+        pages.Reorder(["b", "a"]);
+        Assert.Equal(2, touched.Since(number).Things.Count);
+        number = touched.Last;
+        foreach (var name in new[] { Touched.Arrangement, Touched.Banner })
+        {
+            var table = new ContentTable(_database, name, "id");
+            table.Add("x", "{}", Now);
+            table.Save("x", 1, "{\"a\":1}", new("Ana", Now));
+            table.TakeAway("x", Now);
+            Assert.Equal([(name, "x")], touched.Since(number).Things);
+            number = touched.Last;
+            table.RemoveAwaySince(Now.AddDays(1));
+            Assert.Equal([(name, "x")], touched.Since(number).Things);
+            number = touched.Last;
+        }
+    }
+
+    [Fact]
     public void What_one_person_keeps_in_one_go_is_one_state_and_the_first_of_all_is_how_it_was_before()
     {
         var (pages, states, minute) = (new Pages(_database), new PageStates(_database), TimeSpan.FromMinutes(1));
@@ -163,7 +197,7 @@ public sealed class StorageTests : IDisposable
             int width,
             int height,
             PictureMetadata words,
-            double sharpness = 0.4,
+            double edgePx = 1.5,
             PictureFormat format = PictureFormat.Jpeg,
             int day = 0
         ) =>
@@ -174,7 +208,7 @@ public sealed class StorageTests : IDisposable
                     Facts = a.Facts with
                     {
                         Size = new PixelSize(width, height),
-                        Sharpness = sharpness,
+                        EdgePx = edgePx,
                         File = a.Facts.File with { Format = format },
                     },
                 }
@@ -207,7 +241,7 @@ public sealed class StorageTests : IDisposable
                 640,
                 480,
                 new PictureMetadata("IMG_2041", "kite"),
-                sharpness: PictureFacts.BlurredBelow / 2,
+                edgePx: PictureFacts.BlurredFromEdgePx,
                 day: 3
             )
         );
@@ -257,6 +291,24 @@ public sealed class StorageTests : IDisposable
         );
         new Assets(_database).Add(asset);
         Assert.Equal(asset, new Assets(_database).Find("1"));
+    }
+
+    [Fact]
+    public void Edges_are_told_once_and_only_of_the_version_that_is_in_use()
+    {
+        var assets = new Assets(_database);
+        assets.Add(
+            Asset("1", new PictureMetadata("Kite")) with
+            {
+                Facts = Asset("1", new("Kite")).Facts with { EdgePx = null },
+            }
+        );
+        Assert.Equal("1", Assert.Single(assets.Unmeasured()).Id);
+        assets.TellEdges("1", edition: 3, 7);
+        Assert.Null(assets.Find("1")!.Facts.EdgePx);
+        assets.TellEdges("1", edition: 0, 7);
+        Assert.Equal(7, assets.Find("1")!.Facts.EdgePx);
+        Assert.Empty(assets.Unmeasured());
     }
 
     [Fact]
@@ -471,11 +523,13 @@ public sealed class StorageTests : IDisposable
                 0.5,
                 keep,
                 words
-            ),
+            )
+            {
+                IsKeepDrawn = keep is not null,
+            },
             new string('a', 63) + id,
             new string('b', 63) + id,
             "RGB",
-            KeepByHand: keep is not null,
             "2026-05-04",
             Now,
             1,

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, makePage, openDesk, passesAxe, publish, takeIn, test, text } from './dekoro';
+import { expect, makePage, openDesk, passesAxe, publish, setStyle, takeIn, test, text } from './dekoro';
 import { mulberry, words } from './random-site';
 
 type Contrast = { ratio: number; needed: number };
@@ -218,16 +218,6 @@ test('The contrast of words over bands is what a browser draws, and the least ti
   }
 });
 
-async function setIn(url: string, typeface: string) {
-  const style = (await (await fetch(`${url}/api/site/style`)).json()) as { seen: string; values: object };
-  const put = await fetch(`${url}/api/site/style`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json', 'If-Match': `"${style.seen}"` },
-    body: JSON.stringify({ values: { ...style.values, typeface } }),
-  });
-  if (!put.ok) throw new Error(await put.text());
-}
-
 for (const [typeface, texts] of [
   ['newsreader', 250],
   ['sourceSans', 75],
@@ -237,7 +227,7 @@ for (const [typeface, texts] of [
     page,
     own,
   }) => {
-    await setIn(own.url, typeface);
+    await setStyle(own.url, () => ({ typeface }));
     const random = mulberry(20261126);
     const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
     const marked = (words: string) => {

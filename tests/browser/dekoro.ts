@@ -213,3 +213,17 @@ export function telling<T extends { id: string }>(pages: T[]): T[] {
   const some = pages.filter(({ id }) => ['home', 'workshop', 'flying-days', 'schools', 'lantern-film'].includes(id));
   return process.env.DEKORO_ALL || some.length === 0 ? pages : some;
 }
+
+/** Changes the site's own style, whose values are told as they are. */
+export async function setStyle(url: string, change: (now: Record<string, object>) => object) {
+  const style = (await (await fetch(`${url}/api/site/style`)).json()) as {
+    seen: string;
+    values: Record<string, object>;
+  };
+  const put = await fetch(`${url}/api/site/style`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': `"${style.seen}"` },
+    body: JSON.stringify({ values: { ...style.values, ...change(style.values) } }),
+  });
+  if (!put.ok) throw new Error(await put.text());
+}

@@ -8,6 +8,7 @@ import {
   openDesk,
   pasteCopied,
   publish,
+  swipe,
   takeIn,
   test,
   text,
@@ -215,4 +216,64 @@ test('A number that cannot be stays in its field and stops nothing, quick keys a
   await expect(page.locator('.slider-told')).toHaveText('1 / 2');
   // A finger or wheel that goes on over its end does not leave the page.
   expect(await page.locator('.slides').evaluate((row) => getComputedStyle(row).overscrollBehaviorX)).toBe('contain');
+});
+
+test('Several slides are moved, hidden and timed as one; a swipe stops where the arrows do; Arabic runs from the right', async ({
+  page,
+  own,
+  browser,
+}) => {
+  const names = ['line-reel.jpg', 'two-lanterns.jpg', 'box-kite.jpg', 'diamond-kite.jpg', 'three-kites-up.jpg'];
+  const ids = (await takeIn(own.url, names)).map((file) => file.id!);
+  const set = await makeSlides(own.url, ids, 'carousel', { inView: [1, 2, 2], advanceBy: [1, 2, 2], shape: '1:1' });
+  const id = await makePage(own.url, 'Home', [
+    text('طائرات ورقية فوق البحر'),
+    { type: 'figure', attrs: { id: 'reel', asset: ids[0], size: 'half', side: 'left' } },
+    { type: 'arrangement', attrs: { id: 'set', arrangement: set.id, reach: 'column' } },
+  ]);
+  const frame = await openDesk(page, own.url, id);
+  // On a phone three sizes are one, and that is said.
+  await frame.locator('figure[data-block=reel]').click();
+  await expect(page.getByText('are as wide as one another')).toHaveCount(0);
+  await page.getByRole('button', { name: /^phone/ }).click();
+  await expect(page.getByText('On phone third, half and column are as wide as one another.')).toBeVisible();
+
+  await page.goto(`${own.url}/arrangements/${set.id}`);
+  const order = page.getByRole('list', { name: 'Running order' }).locator('[data-picture]');
+  await order.nth(1).click();
+  await order.nth(2).click({ modifiers: ['Control'] });
+  const chosen = page.getByRole('group', { name: 'The 2 chosen' });
+  await chosen.getByRole('button', { name: 'Later' }).click();
+  await chosen.getByLabel('Stay of each, s').fill('8');
+  await chosen.getByRole('button', { name: 'Hide' }).click();
+  const kept = async () =>
+    ((await (await fetch(`${own.url}/api/arrangements/${set.id}`)).json()) as typeof set).values.items.map(
+      ({ asset, stayMs, isOn }) => `${ids.indexOf(asset)} ${String(stayMs ?? '')} ${String(isOn)}`,
+    );
+  await expect.poll(kept).toEqual(['0  true', '3  true', '1 8000 false', '2 8000 false', '4  true']);
+  await chosen.getByRole('button', { name: 'Show' }).click();
+  await expect.poll(async () => (await kept())[2]).toBe('1 8000 true');
+
+  await publish(own.url);
+  const hand = await browser.newPage({ viewport: { width: 800, height: 900 }, hasTouch: true });
+  await hand.goto(`${own.url}/live/`);
+  const words = hand.locator('p', { hasText: 'طائرات' });
+  const [line, box] = await words.evaluate((p) => {
+    const range = document.createRange();
+    range.selectNodeContents(p);
+    return [range.getBoundingClientRect(), p.getBoundingClientRect()].map(({ right }) => right);
+  });
+  expect(Math.abs(line! - box!)).toBeLessThan(1);
+  const slides = hand.locator('.slides');
+  await slides.scrollIntoViewIfNeeded();
+  await expect(hand.locator('.slider-told')).toHaveText(/^1 \//);
+  const at = (await slides.boundingBox())!;
+  await swipe(hand, { x: at.x + at.width * 0.85, y: at.y + at.height / 2 }, -at.width * 0.7);
+  await expect(hand.locator('.slider-told')).toHaveText(/^2 \//);
+  const left = await slides.evaluate((row) => row.scrollLeft);
+  await hand.getByRole('button', { name: 'Previous' }).click();
+  await expect(hand.locator('.slider-told')).toHaveText(/^1 \//);
+  await hand.getByRole('button', { name: 'Next' }).click();
+  await expect.poll(() => slides.evaluate((row) => row.scrollLeft)).toBeCloseTo(left, 0);
+  await hand.close();
 });

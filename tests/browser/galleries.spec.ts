@@ -427,7 +427,10 @@ test('Random galleries: pictures are as wide as predicted, rows end flush, level
   expect(level).toBeGreaterThan(all ? 20 : 0);
 });
 
-test('Pictures that stand out by shape or size are named, and one press makes all alike', async ({ page, own }) => {
+test('Pictures that stand out by shape or size are named, and one press makes all alike; taken out, it says what is missing', async ({
+  page,
+  own,
+}) => {
   const pictures = (
     await takeIn(own.url, [
       'line-reel.jpg',
@@ -438,6 +441,10 @@ test('Pictures that stand out by shape or size are named, and one press makes al
       'serpent-small.jpg',
     ])
   ).map((file) => file.id!);
+  const boxes = async () =>
+    (await standing(page.frameLocator('iframe[title^="The arrangement at"]')))[0]?.boxes.map((box) =>
+      [box.right - box.left, box.bottom - box.top].map(Math.round).join(' × '),
+    );
   const made = await make(own, 'Kites', pictures, { kind: 'grid', shape: '' });
   await page.goto(`${own.url}/arrangements/${made.id}`);
   await expect(
@@ -445,13 +452,32 @@ test('Pictures that stand out by shape or size are named, and one press makes al
   ).toBeVisible();
   await page.getByRole('button', { name: 'evenly spaced' }).click();
   await expect(page.getByText(/of another size than the others: .*Serpent/)).toBeVisible();
+  // However large the files are, none stands wider than is wanted.
+  const widest = async () => Math.max(...((await boxes()) ?? []).map((box) => parseFloat(box)));
+  await page.getByLabel('Widest, px').fill('200');
+  await page.keyboard.press('Enter');
+  await expect.poll(widest).toBe(200);
+  await page.getByLabel('Widest, px').fill('');
+  await page.keyboard.press('Enter');
+  await expect.poll(widest).toBeGreaterThan(600);
   await page.getByRole('button', { name: 'One shape for all' }).click();
   await expect(page.getByText('than the others')).toHaveCount(0);
-  const boxes = async () =>
-    (await standing(page.frameLocator('iframe[title^="The arrangement at"]')))[0]?.boxes.map((box) =>
-      [box.right - box.left, box.bottom - box.top].map(Math.round).join(' × '),
-    );
   await expect.poll(async () => new Set(await boxes()).size).toBe(1);
+  await page.getByRole('button', { name: 'HTML', exact: true }).click();
+  await expect(page.getByText('put it on a page and publish that first')).toBeVisible();
+  await makePage(own.url, 'Home', [{ type: 'arrangement', attrs: { id: 'set', arrangement: made.id } }]);
+  await publish(own.url);
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'HTML', exact: true }).click(),
+  ]);
+  expect(saved.suggestedFilename()).toBe('arrangement.html');
+  // Opened from a folder it looks as on the site.
+  const file = test.info().outputPath('arrangement.html');
+  await saved.saveAs(file);
+  await page.goto(`file://${file}`);
+  const tops = await page.locator('.set img').evaluateAll((all) => all.map((one) => one.getBoundingClientRect().top));
+  expect([tops.length, new Set(tops.slice(0, 4)).size]).toEqual([6, 1]);
 });
 
 test('Two windows change one arrangement: nothing is written over unasked, and a gutter dragged along is one step back', async ({
@@ -698,7 +724,20 @@ test(
     await view.getByRole('button', { name: 'Zoom' }).click();
     await expect(view.getByRole('button', { name: 'Zoom' })).toHaveAttribute('aria-pressed', 'true');
     expect((await new AxeBuilder({ page: visit }).include('dialog').analyze()).violations.map((v) => v.id)).toEqual([]);
+    // What is zoomed is dragged about.
+    const zoomed = view.locator('figure');
+    const over = (await zoomed.boundingBox())!;
+    await visit.mouse.move(over.x + over.width / 2, over.y + over.height / 2);
+    await visit.mouse.down();
+    await visit.mouse.move(over.x + over.width / 2 - 40, over.y + over.height / 2 - 60, { steps: 4 });
+    await visit.mouse.up();
+    expect(await zoomed.evaluate(({ scrollTop }) => scrollTop)).toBe(60);
     await view.getByRole('button', { name: 'Zoom' }).click();
+    // Enlarged to 400 % the picture has the window, and what is offered is reached below it.
+    const size = visit.viewportSize()!;
+    await visit.setViewportSize({ width: 320, height: 200 });
+    expect((await view.locator('img').boundingBox())!.height).toBeGreaterThan(150);
+    await visit.setViewportSize(size);
     const kept = visit.waitForEvent('download');
     await view.getByRole('link', { name: 'Download' }).click();
     expect((await kept).suggestedFilename()).toMatch(/\.(jpg|jpeg|png|webp|avif)$/);

@@ -95,6 +95,40 @@ test('Fields of a picture and its keep area, moved by held keys, are kept one af
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
+test('In a words round what is refused takes no words of the next picture, and a way leads back to it', async ({
+  page,
+  own,
+}) => {
+  const ids = (await takeIn(own.url, ['line-reel.jpg', 'two-lanterns.jpg'])).map((file) => file.id!);
+  // Answers that come when the next words are being typed.
+  await slowly(page);
+  await page.goto(`${own.url}/library`);
+  await page.getByRole('button', { name: 'Words round' }).click();
+  const round = page.getByRole('dialog', { name: 'Words round' });
+  await expect(round.getByText('1 of 2')).toBeVisible();
+  const title = round.getByLabel('Title');
+  await title.click();
+  await page.keyboard.press('Control+A');
+  await page.keyboard.press('Delete');
+  await page.keyboard.press('Control+Enter');
+  await expect(round.getByText('2 of 2')).toBeVisible();
+  await expect(round.getByLabel('Alt text')).toBeFocused();
+  await page.keyboard.type('Typed while the one before was being refused', { delay: 30 });
+  await expect(round.getByText('Something of 1 picture before could not be saved.')).toBeVisible();
+  await expect(round.getByLabel('Alt text')).toHaveValue('Typed while the one before was being refused');
+  await round.getByRole('button', { name: 'Back to it' }).click();
+  await expect(round.getByText('1 of 2')).toBeVisible();
+  await expect(title).toHaveValue('');
+  await title.fill('A title after all');
+  await page.keyboard.press('Control+Enter');
+  await expect(round.getByText('2 of 2')).toBeVisible();
+  await page.keyboard.press('Control+Enter');
+  await expect(round).toHaveCount(0);
+  // The newest comes first.
+  await expect.poll(async () => (await wordsOf(own.url, ids[1]!)).title).toBe('A title after all');
+  expect((await wordsOf(own.url, ids[0]!)).alt).toBe('Typed while the one before was being refused');
+});
+
 test('What is typed into a field outlives Escape, a reload, another picture and the way back', async ({
   page,
   own,

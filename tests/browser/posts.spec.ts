@@ -1,4 +1,4 @@
-import { expect, makePage, test, text } from './dekoro';
+import { expect, makePage, passesAxe, test, text } from './dekoro';
 
 async function makePost(url: string, title: string) {
   const headers = { 'Content-Type': 'application/json' };
@@ -60,4 +60,30 @@ test('A post has a day that visitors read, the newest is put first by a press, a
   await visit.reload();
   await expect(visit.locator('main time')).toHaveText('10 March 2026');
   await expect(visit.getByRole('navigation')).toHaveCount(0);
+});
+
+test('Of two hundred posts only those in view are drawn; the last is found by scrolling and moved to the beginning', async ({
+  page,
+  own,
+}) => {
+  for (let i = 0; i < 200; i++) await makePost(own.url, `News ${i}`);
+  await page.goto(own.url);
+  const posts = page.getByRole('region', { name: 'Posts' });
+  await expect(posts.getByRole('article', { name: 'News 0', exact: true })).toBeVisible();
+  expect(await page.getByRole('article').count()).toBeLessThan(40);
+  const box = (await page.getByRole('main').boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  const last = posts.getByRole('article', { name: 'News 199', exact: true });
+  for (let turns = 0; turns < 200 && !(await last.isVisible()); turns++) await page.mouse.wheel(0, 2500);
+  await expect(last).toBeVisible();
+  expect(await page.getByRole('article').count()).toBeLessThan(40);
+  await last.getByRole('button', { name: 'More for News 199' }).click();
+  await page.getByRole('menuitem', { name: 'Move to the beginning' }).click();
+  await expect
+    .poll(async () => (await (await fetch(`${own.url}/api/pages?kind=post&take=1`)).json())[0].title)
+    .toBe('News 199');
+  const first = posts.getByRole('article', { name: 'News 199', exact: true });
+  for (let turns = 0; turns < 60 && !(await first.isVisible()); turns++) await page.mouse.wheel(0, -3000);
+  await expect(posts.getByRole('article').first()).toHaveAccessibleName('News 199');
+  await passesAxe(page, 'two hundred posts');
 });

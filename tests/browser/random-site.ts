@@ -168,6 +168,16 @@ export function piecesFrom(random: () => number, files: readonly string[]) {
       ],
     })),
   });
+  const bandException = (id: string) => {
+    const picture = random() < 0.4 ? one(files) : undefined;
+    return {
+      picture,
+      cut: picture && random() < 0.5 ? cutOf(picture) : undefined,
+      across: random() < 0.4 ? one(['left', 'centre', 'right']) : undefined,
+      down: random() < 0.4 ? one(['top', 'middle', 'bottom']) : undefined,
+      without: random() < 0.5 ? [`${id}w`] : [],
+    };
+  };
   const band = (id: string) => ({
     type: 'band',
     attrs: {
@@ -176,12 +186,13 @@ export function piecesFrom(random: () => number, files: readonly string[]) {
       leastHeight: each(500),
       across: one(['left', 'centre', 'right']),
       down: one(['top', 'middle', 'bottom']),
+      at: random() < 0.4 ? { phone: bandException(id), desktop: random() < 0.4 ? bandException(id) : undefined } : null,
     },
     content: [
       { type: 'heading', attrs: { level: int(2, 4) }, content: [{ type: 'text', text: words(random, int(1, 8)) }] },
       ...(random() < 0.5 ? [figure(`${id}f`)] : []),
       ...(random() < 0.3 ? [columns(`${id}c`)] : []),
-      paragraph(),
+      { ...paragraph(), attrs: { id: `${id}w` } },
       ...(random() < 0.3 ? [button()] : []),
     ],
   });

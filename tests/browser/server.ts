@@ -60,6 +60,8 @@ export async function serve({
     let said = '';
     const hear = (part: Buffer) => {
       said += part;
+      // What goes wrong inside is told by the program alone.
+      if (/^(warn|fail|crit):/m.test(String(part)) && process.env.DEKORO_LOUD) process.stderr.write(part);
       const ready = /ready at (\S+)/.exec(said);
       if (ready) resolve(ready[1]!);
     };

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import {
   choose,
@@ -93,6 +93,11 @@ test('A video from this computer stands by its still, gets another, and plays fo
   await still.evaluate((one: HTMLImageElement) => (one.style.visibility = 'hidden'));
   expect(await apart(page, through, await upperHalf())).toBeGreaterThan(10);
 });
+
+const middleOf = async (what: Locator): Promise<[number, number]> => {
+  const { x, y, width, height } = (await what.boundingBox())!;
+  return [x + width / 2, y + height / 2];
+};
 
 /** How far two pictures (PNG, base64) are apart, of 255 on the mean. */
 const apart = (page: Page, one: string, other: string) =>
@@ -225,7 +230,10 @@ test('In a slider a film plays in its slide or in the larger view, with captions
   const slides = visit.locator('.slides > :not([inert])');
   const plays = (one: HTMLVideoElement) => !one.paused && one.currentTime > 0;
   const first = slides.nth(0).locator('video');
-  await first.evaluate((one: HTMLVideoElement) => ((one.loop = true), (one.volume = 0), one.play()));
+  await first.evaluate((one: HTMLVideoElement) => ((one.loop = true), (one.volume = 0)));
+  // A press anywhere on its still starts it, and its own bar comes.
+  await visit.mouse.click(...(await middleOf(first)));
+  await expect(first).toHaveJSProperty('controls', true);
   await expect(visit.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
   await expect.poll(() => first.evaluate(plays)).toBe(true);
   await expect.poll(() => first.evaluate((one: HTMLVideoElement) => one.textTracks[0]?.activeCues?.length)).toBe(1);
@@ -317,6 +325,14 @@ test('A film moves behind a band, can be paused, and stays a picture for those w
         ).document.content[0]!.attrs.video,
     )
     .toBeTruthy();
+  // On the desk it moves by wish.
+  await expect(frame.locator('.band video')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Play it here' }).click();
+  await expect
+    .poll(() => frame.locator('.band video').evaluate((one: HTMLVideoElement) => !one.paused && one.currentTime > 0))
+    .toBe(true);
+  await page.getByRole('button', { name: 'Stop it here' }).click();
+  await expect(frame.locator('.band video')).toHaveCount(0);
   await publish(own.url);
   await page.goto(`${own.url}/live/`);
   const video = page.locator('.band video');

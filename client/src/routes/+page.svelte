@@ -1,18 +1,17 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import Plus from '@lucide/svelte/icons/plus';
-  import { dndzone, type DndEvent } from 'svelte-dnd-action';
-  import { answer, api, sentenceOf, type PageItem } from '$lib/api/client';
-  import { pageList, queryClient } from '$lib/api/queries';
+  import { answer, api, sentenceOf, type PageItem, type PageName } from '$lib/api/client';
+  import { pageNames, queryClient } from '$lib/api/queries';
   import NewPage from '$lib/pages/NewPage.svelte';
   import { firstSteps } from '$lib/shell/firstSteps.svelte';
-  import PageCard from '$lib/pages/PageCard.svelte';
+  import PageGrid from '$lib/pages/PageGrid.svelte';
 
-  const pages = createQuery(pageList);
+  const pages = createQuery(pageNames);
   let making = $state(false);
   let kind = $state<'page' | 'post'>('page');
   let problem = $state('');
-  let groups = $state<Record<'page' | 'post', PageItem[]>>({ page: [], post: [] });
+  let groups = $state.raw<Record<'page' | 'post', PageName[]>>({ page: [], post: [] });
   /** Changes on their way to the server, and a card in the hand: what the server says meanwhile is older than what is seen. */
   let underWay = $state(0);
   let held = $state(false);
@@ -41,31 +40,27 @@
     underWay--;
   }
 
-  function keepOrder() {
+  function order(kind: 'page' | 'post', names: PageName[]) {
+    groups = { ...groups, [kind]: names };
     const ids = [...groups.page, ...groups.post].map((item) => item.id);
-    return attempt(() => answer(api.POST('/api/pages/order', { body: { ids } })));
+    void attempt(() => answer(api.POST('/api/pages/order', { body: { ids } })));
   }
 
-  function move(items: PageItem[], from: number, by: number) {
-    const [taken] = items.splice(from, 1);
-    if (taken) items.splice(from + by, 0, taken);
-    void keepOrder();
+  /** What of the place is in view: cards are drawn there, once it rests. */
+  let view = $state.raw({ top: 0, height: 0, rests: true });
+  let resting = 0;
+  const restMs = 250;
+  function scrolled(event: { currentTarget: HTMLElement }) {
+    view = { ...view, top: event.currentTarget.scrollTop, rests: false };
+    clearTimeout(resting);
+    resting = window.setTimeout(() => (view = { ...view, rests: true }), restMs);
   }
 
   const turn = (item: PageItem, isOn: boolean) =>
     attempt(() => answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { isOn } })));
-  function date(item: PageItem, day: string) {
-    // Seen at once: a press on “Newest first” right after means this day.
-    groups.post = groups.post.map((one) => (one.id === item.id ? { ...one, date: day || null } : one));
-    return attempt(() =>
-      answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { date: day } })),
-    );
-  }
-  /** Posts without a date come last, in the order they have. */
-  function newestFirst() {
-    groups.post = [...groups.post].sort((a, b) => (b.date ?? '').localeCompare(a.date ?? ''));
-    void keepOrder();
-  }
+  const date = (item: PageItem, day: string) =>
+    attempt(() => answer(api.PATCH('/api/pages/{id}', { params: { path: { id: item.id } }, body: { date: day } })));
+  const newestFirst = () => attempt(() => answer(api.POST('/api/pages/newest-first')));
   const copy = (item: PageItem) =>
     attempt(() => answer(api.POST('/api/pages/{id}/copy', { params: { path: { id: item.id } } })));
   const takeAway = (item: PageItem) =>
@@ -77,7 +72,11 @@
 
 <svelte:head><title>Pages · Dekoro</title></svelte:head>
 
-<div class="min-h-0 flex-1 overflow-y-auto bg-base-200 px-6 pb-10">
+<div
+  class="relative min-h-0 flex-1 overflow-y-auto bg-base-200 px-6 pb-10"
+  bind:clientHeight={null, (height) => (view = { ...view, height: height ?? 0 })}
+  onscroll={scrolled}
+>
   <h1 class="sr-only">Pages</h1>
   {#if problem}<p class="dk-problem pt-4" role="alert">{problem}</p>{/if}
   {#if pages.error}<p class="dk-problem pt-4" role="alert">{sentenceOf(pages.error)}</p>{/if}
@@ -112,41 +111,17 @@
             : 'No post yet. A post is dated news: it stands on the front page as soon as it is published.'}
         </p>
       {/if}
-      <div
-        class="flex flex-wrap gap-x-8 gap-y-7"
-        use:dndzone={{
-          items: groups[head.kind],
-          type: head.kind,
-          flipDurationMs: 120,
-          dropTargetStyle: {},
-          zoneTabIndex: -1,
-          zoneItemTabIndex: -1,
-        }}
-        onconsider={(event: CustomEvent<DndEvent<PageItem>>) => (
-          (held = true),
-          (groups[head.kind] = event.detail.items)
-        )}
-        onfinalize={(event: CustomEvent<DndEvent<PageItem>>) => (
-          (groups[head.kind] = event.detail.items),
-          void keepOrder(),
-          (held = false)
-        )}
-      >
-        {#each groups[head.kind] as item, i (item.id)}
-          <div>
-            <PageCard
-              {item}
-              first={i === 0}
-              last={i === groups[head.kind].length - 1}
-              onmove={(by) => move(groups[head.kind], i, by)}
-              onswitch={(on) => turn(item, on)}
-              ondate={(day) => date(item, day)}
-              oncopy={() => void copy(item)}
-              ontakeaway={() => void takeAway(item)}
-            />
-          </div>
-        {/each}
-      </div>
+      <PageGrid
+        kind={head.kind}
+        names={groups[head.kind]}
+        {view}
+        bind:held
+        onorder={(names) => order(head.kind, names)}
+        onswitch={turn}
+        ondate={date}
+        oncopy={(item) => void copy(item)}
+        ontakeaway={(item) => void takeAway(item)}
+      />
     </section>
   {/each}
   {#if away.data?.length}

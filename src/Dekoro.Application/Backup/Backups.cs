@@ -135,28 +135,23 @@ public static class Backups
         return hashes;
     }
 
-    /// <summary>What the pointer names, and the pointer last.</summary>
+    /// <summary>All that a release may name, and the pointer as it was before.</summary>
     private static void CopySite(string live, string into)
     {
         var pointer = Path.Combine(live, "current");
         if (!File.Exists(pointer))
             return;
         var text = File.ReadAllBytes(pointer);
+        foreach (var file in Directory.EnumerateFiles(live, "*", SearchOption.AllDirectories).Where(f => f != pointer))
+            Share(file, Path.Combine(into, Path.GetRelativePath(live, file)));
+        // Visitors get files of pictures from where they were made.
+        var (made, to) = (Beside(live), Beside(into));
         foreach (
-            var release in Encoding
-                .UTF8.GetString(text)
-                .Split('\n', StringSplitOptions.RemoveEmptyEntries)
-                .Select(l => l.Trim().Split(' ')[0])
-                .Where(StaticFolder.IsInside)
+            var file in Directory.Exists(made) ? Directory.EnumerateFiles(made, "*", SearchOption.AllDirectories) : []
         )
-        {
-            var folder = Path.Combine(live, release);
-            if (!Directory.Exists(folder))
-                continue;
-            foreach (var file in Directory.EnumerateFiles(folder, "*", SearchOption.AllDirectories))
-                Share(file, Path.Combine(into, Path.GetRelativePath(live, file)));
-            Share(folder + ".files", Path.Combine(into, release + ".files"));
-        }
+            Share(file, Path.Combine(to, Path.GetRelativePath(made, file)));
+
+        static string Beside(string live) => Path.Combine(Path.GetDirectoryName(live)!, "renditions");
         Directory.CreateDirectory(into);
         File.WriteAllBytes(Path.Combine(into, "current"), text);
     }

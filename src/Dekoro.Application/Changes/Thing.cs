@@ -15,7 +15,10 @@ public enum Thing
     /// <summary>A gallery, slider or carousel.</summary>
     Arrangement,
 
-    /// <summary>How a page or an arrangement stood at a time.</summary>
+    /// <summary>What stands at the top of pages on some days.</summary>
+    Banner,
+
+    /// <summary>How a page, an arrangement or a banner stood at a time.</summary>
     State,
 
     /// <summary>A file of the library that is no picture.</summary>

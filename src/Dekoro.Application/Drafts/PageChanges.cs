@@ -2,6 +2,7 @@ using System.Globalization;
 using Dekoro.Application.Changes;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Publication;
+using Dekoro.Core.Publication;
 using Result = Dekoro.Application.Changes.ChangeResult<Dekoro.Storage.PageRow>;
 
 namespace Dekoro.Application.Drafts;
@@ -85,6 +86,13 @@ public sealed class PageChanges(
     {
         workspace.Pages.Reorder(ids);
         events.Send("pages", new { });
+    }
+
+    /// <summary>Posts in the order of their days, after the pages.</summary>
+    public void NewestFirst()
+    {
+        var all = workspace.Pages.All().ToLookup(p => p.Kind == "post");
+        Reorder([.. all[false].Select(p => p.Id), .. PostOrder.NewestFirst(all[true].Select(p => (p.Id, p.Dated)))]);
     }
 
     /// <summary>The draft as it stood then; how it stands now stays among the states.</summary>

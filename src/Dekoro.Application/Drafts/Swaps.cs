@@ -18,6 +18,7 @@ namespace Dekoro.Application.Drafts;
 public sealed class Swaps(
     Workspace workspace,
     PlanningContext planning,
+    SiteBanners banners,
     Events events,
     BackgroundWork background,
     Person person,
@@ -40,7 +41,7 @@ public sealed class Swaps(
                 "That is the picture that stands there already: choose another."
             );
         var places = planning
-            .PlacesByPicture()[id]
+            .Used.Places[id]
             .Where(p => named is null || named.ContainsKey((p.Page.Id, p.Figure.Id)))
             .ToList();
         if (places.Count == 0)
@@ -73,7 +74,7 @@ public sealed class Swaps(
             return new ChangeResult<MergedPictures>.NotThere(Thing.Picture);
         if (from.Id == into.Id)
             return new ChangeResult<MergedPictures>.Refused("into", "These are one picture already.");
-        var places = planning.PlacesByPicture()[from.Id].ToList();
+        var places = planning.Used.Places[from.Id].ToList();
         // Words said for a place alone stay with the place: the picture shows the same.
         var swap = Prepare(from.Id, into.Id, [.. places.Select(p => (p.Page, p.Figure.Id, p.Figure.Alt.Own))]);
         var (words, now) = (Merging.Words(stays.Facts.Metadata, goes.Facts.Metadata), clock.GetUtcNow());
@@ -91,20 +92,20 @@ public sealed class Swaps(
     /// <summary>The drafts and arrangements as they would be, each from the version at which it was read.</summary>
     private sealed record Prepared(
         IReadOnlyCollection<(string Id, long Version, string Draft)> Drafts,
-        IReadOnlyCollection<(string Id, long Version, string Content)> Arrangements
+        IReadOnlyCollection<(string Table, string Id, long Version, string Content)> Contents
     )
     {
         /// <returns>False where one of them is no longer at its version; then none is changed.</returns>
         public bool Save(Microsoft.Data.Sqlite.SqliteConnection c, string by, DateTimeOffset now) =>
-            Pages.SaveDrafts(c, Drafts, by, now, Arrangements);
+            Pages.SaveDrafts(c, Drafts, by, now, Contents);
     }
 
     private void Tell(Prepared swap, string id)
     {
         foreach (var (page, version, _) in swap.Drafts)
             events.Send("page", new { id = page, version = version + 1 });
-        foreach (var (set, version, _) in swap.Arrangements)
-            events.Send("arrangement", new { id = set, version = version + 1 });
+        foreach (var (kind, thing, version, _) in swap.Contents)
+            events.Send(kind, new { id = thing, version = version + 1 });
         events.Send("library", new { id });
         background.Prepare();
     }
@@ -118,6 +119,7 @@ public sealed class Swaps(
     {
         var inSets = new Dictionary<string, Dictionary<(string ItemId, bool IsStep), string?>>();
         var drafts = new List<(string Id, long Version, string Draft)>();
+        var contents = new List<(string Table, string Id, long Version, string Content)>();
         foreach (var onPage in places.GroupBy(p => p.Page.Id))
         {
             var (page, document) = (onPage.First().Page, planning.DocumentOf(onPage.First().Page));
@@ -130,14 +132,20 @@ public sealed class Swaps(
                     inSets[place.SetId] = items = [];
                 items[(place.ItemId, place.IsStep)] = alt;
             }
-            if (alts.Count > 0)
-                drafts.Add(
+            if (alts.Count == 0)
+                continue;
+            var swapped = Swapping.Swap(document, from, to, alts);
+            if (page.Kind == SiteBanners.Kind)
+                contents.Add(
                     (
-                        page.Id,
+                        workspace.Banners.Name,
+                        SiteBanners.IdOf(page),
                         page.Version,
-                        DocumentWriter.Write(Swapping.Swap(document, from, to, alts)).ToJsonString()
+                        banners.WithBand(page, (BandBlock)swapped.Blocks[0]).Write()
                     )
                 );
+            else
+                drafts.Add((page.Id, page.Version, DocumentWriter.Write(swapped).ToJsonString()));
         }
         var sets = inSets
             .Select(s =>
@@ -147,6 +155,8 @@ public sealed class Swaps(
                 )
             )
             .ToList();
-        return new(drafts, [.. sets.Select(s => (s.Row.Id, s.Row.Version, ArrangementValues.Of(s.Set).Write()))]);
+        var name = workspace.Arrangements.Name;
+        contents.AddRange(sets.Select(s => (name, s.Row.Id, s.Row.Version, ArrangementValues.Of(s.Set).Write())));
+        return new(drafts, contents);
     }
 }

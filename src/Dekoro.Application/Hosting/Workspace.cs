@@ -38,15 +38,16 @@ public sealed class Workspace : IDisposable
         Editions = new Editions(Database);
         Pages = new Pages(Database);
         States = new PageStates(Database);
-        ArrangementStates = new ArrangementStates(Database);
         Sent = new SentDrafts(Database);
         Releases = new Releases(Database);
         Renditions = new Renditions(Database);
         MadeFiles = new MadeFiles(Database);
         Jobs = new Jobs(Database);
         Searches = new KeptSearches(Database);
-        Arrangements = new Arrangements(Database);
+        Arrangements = new ContentTable(Database, "arrangement", "changed_at DESC, id");
+        Banners = new Banners(Database);
         Settings = new Settings(Database);
+        Touched = new Touched(Database);
         OwnColumns = new OwnColumns(Settings);
         Files = new FileStore(originals, layer);
         Quarantine = new Quarantine(Path.Combine(places.DataFolder, "quarantine"), layer);
@@ -85,9 +86,6 @@ public sealed class Workspace : IDisposable
     /// <summary>How pages stood earlier.</summary>
     public PageStates States { get; }
 
-    /// <summary>How arrangements stood earlier.</summary>
-    public ArrangementStates ArrangementStates { get; }
-
     /// <summary>Drafts that a window has sent, so that one sent twice counts once.</summary>
     public SentDrafts Sent { get; }
 
@@ -107,7 +105,13 @@ public sealed class Workspace : IDisposable
     public KeptSearches Searches { get; }
 
     /// <summary>Galleries, sliders and carousels.</summary>
-    public Arrangements Arrangements { get; }
+    public ContentTable Arrangements { get; }
+
+    /// <summary>What stands at the top of pages on some days.</summary>
+    public Banners Banners { get; }
+
+    /// <summary>What was written since when.</summary>
+    public Touched Touched { get; }
 
     /// <summary>Single values by name.</summary>
     public Settings Settings { get; }

@@ -195,7 +195,7 @@ public sealed class AssetIngest(
             new(name, format, probed.HasAlpha, probed.Frames, kept.Bytes),
             probed.Size,
             measured.Bytes,
-            measured.Sharpness,
+            measured.EdgePx,
             measured.KeepGuess,
             WordsOf(name, given, probed.Embedded)
         );
@@ -217,7 +217,6 @@ public sealed class AssetIngest(
                 received.Sha256,
                 kept.Sha256,
                 probed.Colour,
-                KeepByHand: false,
                 probed.Embedded.TakenOn,
                 clock.GetUtcNow(),
                 1,

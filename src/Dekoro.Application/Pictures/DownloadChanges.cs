@@ -14,7 +14,7 @@ public sealed class DownloadChanges(Workspace workspace, PlanningContext plannin
     {
         if (workspace.Downloads.Find(id) is not { } found)
             return new Result.NotThere(Thing.File);
-        var links = planning.LinksByDownload()[id].Select(p => p.Title).Distinct().ToList();
+        var links = planning.Used.Files[id].Select(p => p.Title).Distinct().ToList();
         if (change.IsAway == true && links.Count > 0)
             return new Result.Conflict($"{string.Join(", ", links)} links to it: take the link out there first.");
         var now = change.On(found.Facts);

@@ -88,7 +88,7 @@ public sealed class PictureChanges(
         IReadOnlyList<string> ids
     )
     {
-        var places = planning.PlacesByPicture();
+        var places = planning.Used.Places;
         var (away, standing) = (new List<string>(), new List<(Asset, IReadOnlyList<string>)>());
         foreach (var asset in workspace.Assets.FindMany(ids))
         {

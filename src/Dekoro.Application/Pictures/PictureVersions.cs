@@ -81,7 +81,15 @@ public sealed class PictureVersions(
     public ChangeResult<FocalRegion> GuessKeep(string id) =>
         Measured(id, (path, asset, stop) =>
             Measure.Read(path, asset.Facts.Format, asset.OriginalSize, asset.Edits, stop).KeepGuess
-        );
+        ) switch
+        {
+            ChangeResult<FocalRegion?>.Done { Now: { } guess } => new ChangeResult<FocalRegion>.Done(guess),
+            ChangeResult<FocalRegion?>.Done => new ChangeResult<FocalRegion>.Conflict(
+                "Nothing in this picture stands out clearly: draw the keep area round what matters."
+            ),
+            ChangeResult<FocalRegion?>.Undecodable not => new ChangeResult<FocalRegion>.Undecodable(not.Sentence),
+            _ => new ChangeResult<FocalRegion>.NotThere(Thing.Picture),
+        };
 
     private ChangeResult<T> Measured<T>(string id, Func<string, Asset, CancellationToken, T> measure)
     {

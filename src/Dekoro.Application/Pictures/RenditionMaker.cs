@@ -64,22 +64,17 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
     public Task<string> PlannedAsync(Asset asset, PlannedFile file) => OneAsync(asset, file, PixelWork.Ladder);
 
     /// <summary>All files of one picture in one cut, those that are missing from one decode.</summary>
-    /// <param name="isThorough">Also reads those that are there to the end, and makes damaged ones anew.</param>
     /// <returns>How many were made.</returns>
     public async Task<int> LadderAsync(
         Asset asset,
         Cut cut,
         IReadOnlyCollection<PlannedFile> files,
-        CancellationToken stop,
-        bool isThorough = false
+        CancellationToken stop
     )
     {
         var names = files.Distinct().Where(f => !f.IsUnchanged).ToDictionary(f => NameOf(asset, f));
         var known = workspace.MadeFiles.FindMany(names.Keys).ToDictionary(m => m.Name);
-        var missing = names
-            .Where(f => !IsWhole(known.GetValueOrDefault(f.Key), isThorough))
-            .Select(f => f.Value)
-            .ToList();
+        var missing = names.Where(f => !IsWhole(known.GetValueOrDefault(f.Key))).Select(f => f.Value).ToList();
         if (missing.Count > 0)
             await pixels.RunAsync(PixelWork.Ladder, token => Make(asset, cut, missing, token), stop);
         workspace.MadeFiles.Ask(names.Keys, Today);
@@ -87,24 +82,22 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
     }
 
     /// <summary>As it was made; null where it was not, or is no longer there.</summary>
-    public MadeFile? Find(string name) =>
-        workspace.MadeFiles.Find(name) is { } known && IsWhole(known, isThorough: false) ? known : null;
+    public MadeFile? Find(string name) => workspace.MadeFiles.Find(name) is { } known && IsWhole(known) ? known : null;
 
-    /// <summary>Bytes of a file that has been made, or is handed on as it came.</summary>
-    public long BytesOf(Asset asset, PlannedFile file) =>
-        file.IsUnchanged ? asset.Facts.FileBytes : new FileInfo(PathOf(NameOf(asset, file))).Length;
+    /// <summary>Those of some names that are made, as long as they were written; looked up all at once.</summary>
+    public IReadOnlyDictionary<string, MadeFile> Whole(IReadOnlyCollection<string> names) =>
+        workspace.MadeFiles.FindMany(names).Where(made => IsWhole(made)).ToDictionary(made => made.Name);
 
-    /// <summary>Names of those that would have to be made.</summary>
-    public IReadOnlyCollection<string> Missing(IReadOnlyCollection<string> names)
-    {
-        var known = workspace.MadeFiles.FindMany(names).ToDictionary(m => m.Name);
-        return [.. names.Where(n => !IsWhole(known.GetValueOrDefault(n), isThorough: false))];
-    }
+    /// <summary>Something asks for them, made or not: they are kept.</summary>
+    public void Keep(IReadOnlyCollection<string> names) => workspace.MadeFiles.Ask(names, Today);
 
     /// <summary>Takes away what nothing has asked for long enough, and what a crash left without a record.</summary>
+    /// <param name="served">Names of those that visitors are given, whatever the records say.</param>
     /// <returns>How many files went.</returns>
-    public int Collect()
+    public int Collect(IReadOnlyCollection<string> served)
     {
+        workspace.MadeFiles.Ask(served, Today);
+        var kept = served.ToHashSet(StringComparer.Ordinal);
         var gone = workspace.MadeFiles.RemoveNotAskedSince(Today.AddDays(-KeptDays));
         foreach (var name in gone)
             File.Delete(PathOf(name));
@@ -112,7 +105,11 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
         var aDayAgo = DateTime.UtcNow.AddDays(-1);
         var left = Directory
             .EnumerateFiles(_folder, "*", SearchOption.AllDirectories)
-            .Where(f => !recorded.Contains(Path.GetFileName(f)) && File.GetLastWriteTimeUtc(f) < aDayAgo)
+            .Where(f =>
+                !recorded.Contains(Path.GetFileName(f))
+                && !kept.Contains(Path.GetFileName(f))
+                && File.GetLastWriteTimeUtc(f) < aDayAgo
+            )
             .ToList();
         foreach (var file in left)
             File.Delete(file);
@@ -121,12 +118,8 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
 
     private DateOnly Today => DateOnly.FromDateTime(clock.GetUtcNow().UtcDateTime);
 
-    private bool IsWhole(MadeFile? made, bool isThorough)
-    {
-        if (made is null || new FileInfo(PathOf(made.Name)) is not { Exists: true } file || file.Length != made.Bytes)
-            return false;
-        return !isThorough || HashOf(file.FullName) == made.Sha256;
-    }
+    private bool IsWhole(MadeFile? made) =>
+        made is not null && new FileInfo(PathOf(made.Name)) is { Exists: true } file && file.Length == made.Bytes;
 
     private static string HashOf(string path)
     {

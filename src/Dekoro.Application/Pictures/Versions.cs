@@ -34,7 +34,7 @@ public sealed class Versions(Workspace workspace, PixelQueue pixels, TimeProvide
                 edits,
                 edits.SizeOf(asset.OriginalSize),
                 measured.Bytes,
-                measured.Sharpness,
+                measured.EdgePx,
                 keep ?? measured.KeepGuess,
                 keep is not null && keepByHand,
                 now

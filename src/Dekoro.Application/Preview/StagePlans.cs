@@ -46,7 +46,8 @@ public sealed class StagePlans(Workspace workspace, PlanningContext book)
 
     private SizeRole ReachOf(Arrangement set)
     {
-        var reaches = book.PagesByArrangement()[set.Id]
+        var reaches = book
+            .Used.Sets[set.Id]
             .SelectMany(page => book.DocumentOf(page).Arrangements)
             .Where(a => a.ArrangementId == set.Id)
             .Select(a => a.Reach)

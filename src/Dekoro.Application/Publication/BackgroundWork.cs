@@ -21,6 +21,8 @@ public sealed class BackgroundWork(Publisher publisher, ILogger<BackgroundWork> 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         var wait = Backoff;
+        // What a program that was ended had not come to; and what is worked out now, nobody has to wait for later.
+        Prepare();
         while (!stoppingToken.IsCancellationRequested)
         {
             try
@@ -29,6 +31,7 @@ public sealed class BackgroundWork(Publisher publisher, ILogger<BackgroundWork> 
                 // While someone types or drags, sizes change from second to second: wait until they rest.
                 await Task.Delay(TimeSpan.FromSeconds(4), stoppingToken);
                 await publisher.PrepareAsync(stoppingToken);
+                await publisher.JoinAsync(stoppingToken);
                 wait = Backoff;
             }
             catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)

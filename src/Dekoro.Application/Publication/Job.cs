@@ -13,7 +13,10 @@ public sealed record Job(string Id, string State, PublishProgress Progress, Publ
         var next = result.NextChange is { } day ? $" It becomes another by itself on {day}." : "";
         // Mostly they were made while nobody waited: a count of none says nothing.
         var made = result.PicturesMade > 0 ? $" New files of pictures: {result.PicturesMade}." : "";
-        return Public(id, $"{pages} on the public site now.{made}{next}", result);
+        // Pages are whole and right without it: it says why their smallest files are not there yet.
+        var awaited =
+            result.Awaited > 0 ? " AVIF files of its pictures are still being made and join it by themselves." : "";
+        return Public(id, $"{pages} on the public site now.{made}{awaited}{next}", result);
     }
 
     /// <summary>The site is public, in other words than usual.</summary>

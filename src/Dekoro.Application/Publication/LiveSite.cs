@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Security.Cryptography;
 using System.Text;
 using Dekoro.Application.Hosting;
 using Dekoro.Storage;
@@ -7,38 +6,35 @@ using Dekoro.Storage;
 namespace Dekoro.Application.Publication;
 
 /// <summary>
-/// The public site: a folder named by its content, and one pointer that is swapped when it is whole. A visitor never
-/// meets half of a site, and a process killed at any moment leaves the old one standing. A list beside each release
-/// says how long each file is and what it hashes to; what was damaged since is mended from the same file elsewhere, or
-/// the last whole release is served.
+/// The public site: lists of parts, named by their content, and one pointer that is swapped when all that a list names
+/// is on the disk. A visitor never meets half of a site, and a process killed at any moment leaves the old one
+/// standing. What was damaged since is mended from where the same lies elsewhere, or the last whole release is served.
 /// </summary>
 public sealed class LiveSite
 {
     private const int ReleasesKept = 5,
         ReleasesKnown = 50;
 
-    /// <summary>Begins the names of releases that are not served before their time.</summary>
-    private const string Later = "later-";
-
-    /// <summary>Ends the name of the list beside a release.</summary>
-    private const string ListEnding = ".files";
-
     private readonly string _folder,
-        _pointer,
-        _renditions;
+        _pointer;
     private readonly IFileLayer _layer;
     private readonly TimeProvider _clock;
     private readonly ILogger<LiveSite> _log;
+    private readonly SiteStore _store;
+    private readonly ReleaseShelf _shelf;
 
     /// <summary>What is served now, and after it what is from a time on.</summary>
     private volatile Served[] _line;
+
+    private string _damage = "";
 
     /// <summary>Opens what was served last, or the last of it that is whole.</summary>
     public LiveSite(Workspace workspace, TimeProvider clock, ILogger<LiveSite> log)
     {
         (_clock, _layer, _log) = (clock, workspace.Layer, log);
         _folder = workspace.Folder("live");
-        _renditions = workspace.Folder("renditions");
+        _store = new(_folder, workspace.Folder("renditions"), _layer);
+        _shelf = new(_folder, _store, _layer);
         _pointer = Path.Combine(_folder, "current");
         _line = Opened(workspace.Releases.NewestFirst(ReleasesKnown));
     }
@@ -46,8 +42,12 @@ public sealed class LiveSite
     /// <summary>Whether there is a public site.</summary>
     public bool IsThere => _line.Length > 0;
 
-    /// <summary>What was found wrong at the start and is to be published again; empty for nothing.</summary>
-    public string Damage { get; private set; } = "";
+    /// <summary>What was found wrong and is to be published again; empty for nothing.</summary>
+    public string Damage =>
+        _damage.Length == 0 && _line.Any(s => s.Release is { IsValueCreated: true, Value.IsDamaged: true })
+            ? "Files of the public site were damaged on the disk. What could be mended was; publish to make all of it "
+                + "anew."
+            : _damage;
 
     /// <summary>
     /// Names the release, for browsers that ask whether what they hold still stands: times of files cannot tell two
@@ -63,148 +63,170 @@ public sealed class LiveSite
     /// <summary>
     /// The file at an address under the site; null where there is none. Only files of the release are ever looked up.
     /// </summary>
-    public string? PathOf(string address) => Now?.Files.GetValueOrDefault(address);
+    public string? PathOf(string address) => Now?.PathOf(address, _store);
+
+    /// <summary>The parts of what is served and of what is from a time on, but for damaged ones.</summary>
+    internal KnownParts Known()
+    {
+        var known = KnownParts.None;
+        foreach (var release in _line.Select(s => s.Release.Value))
+            known.With(release.Parts).Without(release.DoubtedParts);
+        return known;
+    }
+
+    /// <summary>Names of the files of pictures that visitors may be given.</summary>
+    public IReadOnlyCollection<string> MediaNames =>
+        [.. _line.SelectMany(s => s.Release.Value.Media.Keys).Select(a => Path.GetFileName(a)).Distinct()];
+
+    /// <summary>How many files visitors may be given now.</summary>
+    internal int CountNow => Now?.Release.Value.Count ?? 0;
+
+    /// <summary>The parts of what is served first, and those of each later site.</summary>
+    internal IReadOnlyList<LaterSite> Line =>
+        [
+            .. _line.Select(s => new LaterSite(s.From, [.. s.Release.Value.Parts.Values])
+            {
+                Damaged = [.. s.Release.Value.DoubtedParts.Select(p => p.Key)],
+            }),
+        ];
+
+    /// <summary>Whether lists of parts were damaged, so that nobody knows any more what was in them.</summary>
+    internal bool IsUnreadable => _line.Any(s => s.Folder is not null || s.Release.Value.Damaged.Length > 0);
 
     private Served? Now => _clock.GetUtcNow() is var now ? _line.LastOrDefault(s => s.From <= now) : null;
 
+    private SiteRelease First => _line.FirstOrDefault()?.Release.Value ?? SiteRelease.Empty;
+
+    /// <summary>Keeps the files of a part, to be named by a site that is written after.</summary>
+    public KeptPart Keep(SitePart part)
+    {
+        foreach (var (address, file) in part.Files)
+            _store.Keep(address, file);
+        return new(part.Key, part.Fingerprint, part.IsAwaited, _store.Keep(PartText.Of(part)));
+    }
+
     /// <summary>Writes a site whole and flushed, to be served by <see cref="Serve"/>.</summary>
     /// <param name="later">What takes its place by itself, each from its time on, in their order.</param>
-    public WrittenSite Write(IReadOnlyDictionary<string, SiteFile> files, IReadOnlyList<LaterSite>? later = null)
+    public WrittenSite Write(IReadOnlyCollection<KeptPart> parts, IReadOnlyList<LaterSite>? later = null) =>
+        Write([new(DateTimeOffset.MinValue, parts), .. later ?? []]);
+
+    /// <param name="sites">The first is served at once; damaged parts of them stay so.</param>
+    internal WrittenSite Write(IReadOnlyList<LaterSite> sites)
     {
-        var (name, written) = Write("", files, Now?.Folder);
-        return new(
-            name,
-            written,
-            [.. (later ?? []).Select(l => (Write(Later, l.Files, Path.Combine(_folder, name)).Name, l.From))]
-        );
+        var release = Written(sites[0], First);
+        var then = sites.Skip(1).Select(l => (Written(l, release), l.From)).ToList();
+        var site = new WrittenSite(release, _store.TakeWritten(), then);
+        if (site.Written > 0 || !IsServed(site))
+            _store.Flush();
+        return site;
     }
+
+    /// <summary>Whether visitors meet just this already, now and from each later time on.</summary>
+    public bool IsServed(WrittenSite site) =>
+        !First.IsDamaged
+        && _damage.Length == 0
+        && _line
+            .Select(s => (s.Name, s.From))
+            .SequenceEqual(
+                site.Later.Select(l => (l.Release.Name, l.From)).Prepend((site.Release, DateTimeOffset.MinValue))
+            );
 
     /// <summary>From here on visitors meet it.</summary>
     public void Serve(WrittenSite site)
     {
-        Served[] line =
-        [
-            .. site
-                .Later.Select(l => Served.In(_folder, l.Name, l.From)!)
-                .Prepend(Served.In(_folder, site.Release, DateTimeOffset.MinValue)!),
-        ];
+        Served[] line = [Of(site.Now, DateTimeOffset.MinValue), .. site.Later.Select(l => Of(l.Release, l.From))];
         var pointer = site
-            .Later.Select(l => string.Create(CultureInfo.InvariantCulture, $"{l.Name} {l.From:O}"))
+            .Later.Select(l => string.Create(CultureInfo.InvariantCulture, $"{l.Release.Name} {l.From:O}"))
             .Prepend(site.Release);
         _layer.Replace(_pointer, Encoding.UTF8.GetBytes(string.Join('\n', pointer) + "\n"));
-        (_line, Damage) = (line, "");
+        (_line, _damage) = (line, "");
         try
         {
-            ClearAllBut([.. site.Later.Select(l => l.Name), site.Release]);
+            foreach (var old in _shelf.Names.Except(line.Select(s => s.Name)).Skip(ReleasesKept - 1).ToList())
+                _shelf.Remove(old);
+            ClearEarlierKind();
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {
             _log.LogWarning(e, "Older releases could not be cleared away; the next publishing tries again.");
         }
+
+        static Served Of(SiteRelease release, DateTimeOffset from) => new(release.Name, from, new(release));
     }
 
-    private void ClearAllBut(HashSet<string> kept)
+    /// <summary>
+    /// Looks at every file of what is served and is to be served: mends what can be, and remembers which parts have to
+    /// be made anew.
+    /// </summary>
+    /// <param name="isThorough">To the last byte, instead of by length.</param>
+    /// <returns>Addresses of files that could not be mended.</returns>
+    public IReadOnlyList<string> Verify(bool isThorough)
     {
-        var others = new DirectoryInfo(_folder)
-            .EnumerateDirectories()
-            .Where(d => !kept.Contains(d.Name))
-            .ToLookup(d => d.Name.StartsWith(Later, StringComparison.Ordinal));
-        foreach (
-            var old in others[true]
-                .Concat(others[false].OrderByDescending(d => d.CreationTimeUtc).Skip(ReleasesKept - 1))
-        )
+        var (looked, wrong, line) = (new Dictionary<string, bool>(StringComparer.Ordinal), new List<string>(), _line);
+        foreach (var served in line.Where(s => s.Folder is null))
         {
-            File.Delete(old.FullName + ListEnding);
-            old.Delete(recursive: true);
+            var damaged = new List<string>();
+            foreach (var part in served.Release.Value.Parts.Values)
+            {
+                if (!looked.TryGetValue(part.Sha256, out var isWhole))
+                    looked[part.Sha256] = isWhole = IsWhole(part);
+                if (!isWhole)
+                    damaged.Add(part.Key);
+            }
+            if (damaged.Count > 0)
+                served.Release.Value.Doubt(damaged);
+        }
+        return wrong;
+
+        bool IsWhole(KeptPart part)
+        {
+            if (_shelf.Find(part.Key, part.Sha256) is not { Files: var files })
+                return false;
+            var damaged = files
+                .Where(f => _store.Find(f.Address, f.File) is null || isThorough && !_store.IsWhole(f.Address, f.File))
+                .ToList();
+            foreach (var (address, file) in damaged)
+                _store.Drop(address, file);
+            wrong.AddRange(damaged.Select(f => f.Address));
+            return damaged.Count == 0;
         }
     }
 
-    /// <summary>Writes and serves in one go.</summary>
-    /// <returns>The release's name, and how many files had to be written for it.</returns>
-    public (string Release, int Written) GoLive(
-        IReadOnlyDictionary<string, SiteFile> files,
-        IReadOnlyList<LaterSite>? later = null
-    )
+    /// <summary>Takes away what no kept release names any more; asked for now and then.</summary>
+    /// <param name="before">What was written later stays, to be gone back to.</param>
+    public void Sweep(DateTime before) => _store.Sweep(_shelf.NamedBy(_shelf.Names), before);
+
+    private SiteRelease Written(LaterSite site, SiteRelease known)
     {
-        var site = Write(files, later);
-        Serve(site);
-        return (site.Release, site.Written);
+        var list = SiteRelease.ListOf(site.Parts);
+        var name = SiteRelease.NameOf(list);
+        if (name == known.Name && !known.IsDamaged)
+            return known;
+        _shelf.Write(name, list);
+        var written = _shelf.Read(name, list, known);
+        written.Doubt(site.Damaged);
+        return written;
     }
 
-    private (string Name, int Written) Write(string kind, IReadOnlyDictionary<string, SiteFile> files, string? sameFrom)
-    {
-        var manifest = string.Join(
-            '\n',
-            files.OrderBy(f => f.Key, StringComparer.Ordinal).Select(f => $"{f.Value.Sha256} {f.Key}")
-        );
-        var name = kind + Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(manifest)).AsSpan(0, 10));
-        var folder = Path.Combine(_folder, name);
-        if (Directory.Exists(folder))
-        {
-            // There already: what of it was damaged since is written anew.
-            var mended = StaticFolder.WriteInto(folder, files, _layer, sameFrom);
-            WriteList(folder, files);
-            return (name, mended);
-        }
-        var building = folder + ".building";
-        if (Directory.Exists(building))
-            Directory.Delete(building, recursive: true);
-        _layer.MakeFolder(building);
-        var written = StaticFolder.WriteInto(building, files, _layer, sameFrom);
-        WriteList(folder, files);
-        _layer.Move(building, folder);
-        _layer.FlushFolder(_folder);
-        return (name, written);
-    }
-
-    private void WriteList(string folder, IReadOnlyDictionary<string, SiteFile> files) =>
-        _layer.Replace(
-            folder + ListEnding,
-            Encoding.UTF8.GetBytes(
-                string.Concat(
-                    files
-                        .OrderBy(f => f.Key, StringComparer.Ordinal)
-                        .Select(f =>
-                            string.Create(CultureInfo.InvariantCulture, $"{f.Value.Sha256} {f.Value.Bytes} {f.Key}\n")
-                        )
-                )
-            )
-        );
-
-    /// <param name="known">Names of releases, newest first: what to serve where the pointer says nothing.</param>
-    private Served[] Opened(IReadOnlyList<string> known)
+    /// <param name="recorded">Names of releases, newest first: what to serve where the pointer says nothing.</param>
+    private Served[] Opened(IReadOnlyList<string> recorded)
     {
         var pointed = PointedAt();
-        if (pointed is [{ IsWhole: true }, ..])
-            return [.. pointed.Where(s => s.IsWhole)];
-        foreach (var damaged in pointed.Where(s => !s.IsWhole))
-            Mend(damaged);
         if (pointed.Length > 0)
-            pointed = PointedAt();
-        if (pointed is [{ IsWhole: true }, ..])
-            return [.. pointed.Where(s => s.IsWhole)];
-        // A folder that neither a pointer nor a record speaks of was written and never served.
-        var unrecorded = File.Exists(_pointer) ? Directory.EnumerateDirectories(_folder) : [];
-        var before = known
-            .Concat(unrecorded.OrderByDescending(Directory.GetCreationTimeUtc).Select(d => Path.GetFileName(d)!))
-            .Where(n =>
-                !n.StartsWith(Later, StringComparison.Ordinal) && !n.EndsWith(".building", StringComparison.Ordinal)
-            )
-            .Distinct()
-            .Select(n => Served.In(_folder, n, DateTimeOffset.MinValue))
+            return pointed;
+        // A list that neither a pointer nor a record speaks of was written and never served.
+        var before = recorded
+            .Concat(File.Exists(_pointer) ? _shelf.Names : [])
+            .Select(name => Found(name, DateTimeOffset.MinValue, null))
             .OfType<Served>()
-            .ToList();
-        if (before.Count == 0)
+            .FirstOrDefault();
+        if (before is null)
             return [];
-        var whole = before.Find(s => s.IsWhole);
-        Damage =
-            whole is null || pointed.Length > 0
-                ? "Files of the public site were damaged on the disk. What could be mended was; publish to make "
-                    + "all of it anew."
-                : "The public site's pointer was damaged on the disk, and the last whole site is served. "
-                    + "Publish to be sure that it is the newest.";
-        _log.LogWarning("{Damage}", Damage);
-        return [whole ?? pointed.FirstOrDefault() ?? before[0]];
+        _damage =
+            "The public site's pointer was damaged on the disk, and the last whole site is served. "
+            + "Publish to be sure that it is the newest.";
+        _log.LogWarning("{Damage}", _damage);
+        return [before];
     }
 
     /// <summary>What the pointer names and is there, in its order; nothing where it is empty or torn.</summary>
@@ -219,13 +241,11 @@ public sealed class LiveSite
             var from = DateTimeOffset.MinValue;
             var isRead =
                 line[0].Length > 0
-                && StaticFolder.IsInside(line[0])
-                && !line[0].Contains('/')
                 && (
                     isFirst
                     || line.Length > 1 && DateTimeOffset.TryParse(line[1], CultureInfo.InvariantCulture, out from)
                 );
-            if (isRead && Served.In(_folder, line[0], from) is { } one)
+            if (isRead && Found(line[0], from, served.LastOrDefault()) is { } one)
                 served.Add(one);
             // The first names what is served at once: without it the others are no line.
             else if (isFirst)
@@ -234,72 +254,34 @@ public sealed class LiveSite
         return [.. served];
     }
 
-    /// <summary>Puts the same content in place of damaged files, where another release or a made file has it.</summary>
-    private void Mend(Served site)
+    /// <summary>A release whose list is whole; what it names is read when it is first asked for.</summary>
+    private Served? Found(string name, DateTimeOffset from, Served? before)
     {
-        foreach (var (name, file) in site.Damaged)
-        {
-            var elsewhere = Directory.EnumerateDirectories(_folder).Select(d => Path.Combine(d, name));
-            if (name.StartsWith("media/", StringComparison.Ordinal) && Path.GetFileName(name) is { Length: > 2 } made)
-                elsewhere = elsewhere.Append(Path.Combine(_renditions, made[..2], made));
-            if (elsewhere.FirstOrDefault(path => file.IsAt(path)) is not { } same)
-                continue;
-            var beside = Path.Combine(site.Folder, name) + ".new";
-            Directory.CreateDirectory(Path.GetDirectoryName(beside)!);
-            File.Copy(same, beside, overwrite: true);
-            _layer.FlushFile(beside);
-            _layer.Move(beside, Path.Combine(site.Folder, name));
-            _log.LogWarning("{Name} of the public site was damaged and is mended.", name);
-        }
+        if (_shelf.Find(name) is { } list)
+            return new(
+                name,
+                from,
+                new(
+                    () => _shelf.Read(name, list, before?.Release.Value ?? SiteRelease.Empty),
+                    // What failed once is tried again.
+                    LazyThreadSafetyMode.PublicationOnly
+                )
+            );
+        var folder = Path.Combine(_folder, StaticFolder.IsInside(name) ? name : "");
+        return folder != Path.Combine(_folder, "") && File.Exists(Path.Combine(folder, "index.html"))
+            ? new(name, from, new(() => SiteRelease.Empty), folder)
+            : null;
     }
 
-    /// <param name="Damaged">Those that are not there as they were written.</param>
-    private sealed record Served(
-        string Name,
-        string Folder,
-        DateTimeOffset From,
-        IReadOnlyDictionary<string, string> Files,
-        IReadOnlyDictionary<string, SiteFile> Damaged
-    )
+    /// <summary>Sites that an earlier version wrote into folders of their own.</summary>
+    private void ClearEarlierKind()
     {
-        public bool IsWhole => Damaged.Count == 0;
-
-        public static Served? In(string releases, string name, DateTimeOffset from)
+        foreach (var list in Directory.EnumerateFiles(_folder, "*.files"))
         {
-            var folder = Path.Combine(releases, name);
-            if (!Directory.Exists(folder))
-                return null;
-            var there = Directory
-                .EnumerateFiles(folder, "*", SearchOption.AllDirectories)
-                .ToDictionary(
-                    f => Path.GetRelativePath(folder, f).Replace(Path.DirectorySeparatorChar, '/'),
-                    f => f,
-                    StringComparer.Ordinal
-                );
-            // One that an earlier version wrote has no list: it stands as it is.
-            var damaged = ListOf(folder)
-                .Where(f => !f.Value.IsAt(Path.Combine(folder, f.Key), isThorough: false))
-                .ToDictionary();
-            foreach (var torn in damaged.Keys)
-                there.Remove(torn);
-            return new(name, folder, from, there, damaged);
-        }
-
-        private static Dictionary<string, SiteFile> ListOf(string folder)
-        {
-            var files = new Dictionary<string, SiteFile>(StringComparer.Ordinal);
-            if (!File.Exists(folder + ListEnding))
-                return files;
-            foreach (var parts in File.ReadLines(folder + ListEnding).Select(l => l.Split(' ', 3)))
-            {
-                if (
-                    parts.Length == 3
-                    && StaticFolder.IsInside(parts[2])
-                    && long.TryParse(parts[1], CultureInfo.InvariantCulture, out var bytes)
-                )
-                    files[parts[2]] = new(parts[0], bytes, null, null);
-            }
-            return files;
+            var folder = list[..^".files".Length];
+            if (Directory.Exists(folder))
+                Directory.Delete(folder, recursive: true);
+            File.Delete(list);
         }
     }
 }

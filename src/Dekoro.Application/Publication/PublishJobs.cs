@@ -13,6 +13,7 @@ namespace Dekoro.Application.Publication;
 public sealed class PublishJobs(
     Workspace workspace,
     Publisher publisher,
+    BackgroundWork background,
     Events events,
     TimeProvider clock,
     IHostApplicationLifetime life,
@@ -20,12 +21,46 @@ public sealed class PublishJobs(
 )
 {
     private readonly ConcurrentDictionary<string, Job> _running = new();
+    private readonly ConcurrentDictionary<string, CancellationTokenSource> _stops = new();
 
-    /// <summary>Ends truthfully, at the start, what was running when the program stopped.</summary>
-    public void EndWhatWasRunning()
+    /// <summary>
+    /// Says that a publishing was gone on with once already: one that ends the program is not begun for ever.
+    /// </summary>
+    private const string GoingOn = "Going on after a restart.";
+
+    /// <summary>Stops one that runs; the public site stays as it is.</summary>
+    /// <returns>False for one that does not run.</returns>
+    public bool Stop(string id)
+    {
+        if (!_stops.TryGetValue(id, out var stop))
+            return false;
+        stop.Cancel();
+        return true;
+    }
+
+    /// <summary>
+    /// Goes on, at the start, with the last publishing that was running when the program stopped: what it had made is
+    /// there. Others, and one that was gone on with before, are ended truthfully.
+    /// </summary>
+    public void GoOnWithWhatWasRunning()
     {
         publisher.FinishWhatWentLive();
-        foreach (var job in workspace.Jobs.Running())
+        var last = workspace.Jobs.Running().Select(Job.Of).LastOrDefault(job => job.Progress.Sentence != GoingOn);
+        EndWhatWasRunning(except: last?.Id);
+        if (last is null)
+            return;
+        var job = last with { Progress = new(0, 1, GoingOn) };
+        _stops[job.Id] = new();
+        Record(job);
+        Tell(job);
+        _ = Task.Run(() => RunAsync(job));
+    }
+
+    /// <summary>Ends truthfully, at the start, what was running when the program stopped.</summary>
+    public void EndWhatWasRunning(string? except = null)
+    {
+        publisher.FinishWhatWentLive();
+        foreach (var job in workspace.Jobs.Running().Where(j => j.Id != except))
             Record(
                 Job.Failed(
                     job.Id,
@@ -45,19 +80,26 @@ public sealed class PublishJobs(
     {
         var job = new Job(Guid.NewGuid().ToString("N"), "running", new(0, 1, "Looking at what has changed."), null);
         workspace.Jobs.Begin(job.Stored(clock.GetUtcNow()));
+        _stops[job.Id] = new();
         Tell(job);
         return (job, Task.Run(() => RunAsync(job)));
     }
 
     private async Task<Job> RunAsync(Job job)
     {
+        using var stop = CancellationTokenSource.CreateLinkedTokenSource(
+            life.ApplicationStopping,
+            _stops[job.Id].Token
+        );
         try
         {
             var result = await publisher.PublishAsync(
                 new Reporter(p => Tell(job with { Progress = p })),
-                life.ApplicationStopping,
+                stop.Token,
                 job.Id
             );
+            if (result.Awaited > 0)
+                background.Prepare();
             return Ended(Job.Done(job.Id, result));
         }
         catch (NotRecordedException e)
@@ -70,6 +112,11 @@ public sealed class PublishJobs(
                     + "and it does."
             );
             Tell(job);
+            return job;
+        }
+        catch (OperationCanceledException) when (life.ApplicationStopping.IsCancellationRequested)
+        {
+            // The program ends: the next start goes on with it.
             return job;
         }
         catch (Exception e)
@@ -92,6 +139,7 @@ public sealed class PublishJobs(
 
     private Job Ended(Job job)
     {
+        _stops.TryRemove(job.Id, out _);
         _running.TryRemove(job.Id, out _);
         events.Send("job", job);
         return job;
@@ -100,6 +148,7 @@ public sealed class PublishJobs(
     private static string SentenceOf(Exception e) =>
         e switch
         {
+            AggregateException { InnerException: { } inner } => SentenceOf(inner),
             OperationCanceledException => "Publishing was stopped and the public site is as it was: publish again.",
             RefusedFileException =>
                 "A picture could not be made into its files and the public site is as it was: publish again, "

@@ -1,151 +1,192 @@
-using System.Security.Cryptography;
+using System.Collections.Concurrent;
 using System.Text;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
 using Dekoro.Core.Delivery;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Planning;
-using Dekoro.Core.Site;
+using Dekoro.Core.Publication;
 using Dekoro.Publishing;
 using Dekoro.Storage;
 
 namespace Dekoro.Application.Publication;
 
-/// <summary>Makes the files that plans ask for, and writes the pages.</summary>
+/// <summary>
+/// Makes the parts of a site: plans, makes files and writes pages of what has another fingerprint than before, and of
+/// nothing else.
+/// </summary>
 public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Renderer renderer, FilesBeside beside)
 {
-    /// <summary>All pages of a site, and the galleries in parts that are several.</summary>
-    internal static IEnumerable<ResolvedPage> PagesOf(PlanningContext planning, IEnumerable<PageRow> rows) =>
-        rows.Select(planning.PageOf).Concat(planning.ShownElsewhere()).SelectMany(GalleryPages.Of);
+    /// <summary>So many pages are planned and written at a time: what is held for them is bounded.</summary>
+    private const int AtATime = 32;
 
-    internal static string FileNameOf(ResolvedPage page) =>
-        page.Path.Length == 0 ? "index.html" : page.Path + "/index.html";
+    /// <summary>Of each page the fingerprint for which all files were there.</summary>
+    private readonly ConcurrentDictionary<string, string> _prepared = new();
 
-    internal static List<PagePlan> PlansOf(IEnumerable<ResolvedPage> pages, PlanFacts facts) =>
-        [.. pages.Select(p => PagePlanner.Plan(p, facts))];
+    private SiteRound? _round;
 
-    internal Dictionary<string, Asset> AssetsOf(IEnumerable<PagePlan> plans) =>
-        workspace.Assets.FindMany([.. plans.SelectMany(p => p.Assets).Distinct()]).ToDictionary(a => a.Id);
+    private SiteRound RoundOf(KnownSite site) => _round = SiteRound.Of(site, _round);
 
+    internal static string FileNameOf(string path) => path.Length == 0 ? "index.html" : path + "/index.html";
+
+    /// <param name="known">Parts that need not be made, by key and fingerprint.</param>
+    /// <param name="keep">Given each part that was made.</param>
+    /// <param name="wanted">
+    /// Formats that are waited for; others are taken where they are there, and the part is awaited where they are not.
+    /// </param>
     internal async Task<BuiltSite> BuildAsync(
-        PlanningContext planning,
-        IEnumerable<ResolvedPage> pages,
+        SiteMoment moment,
+        KnownParts known,
+        Func<SitePart, KeptPart> keep,
+        Func<OutputFormat, bool> wanted,
         IProgress<PublishProgress> progress,
         CancellationToken stop
     )
     {
-        var facts = planning.Facts();
-        var plans = PlansOf(pages, facts);
-        var assets = AssetsOf(plans);
-        var made = await MakeAsync(plans, assets, progress, stop, isThorough: true);
-        var files = new SortedDictionary<string, SiteFile>(StringComparer.Ordinal);
-        AddPictures(files, plans, assets);
-        var others = beside.Of(plans, facts);
-        foreach (var file in others)
-            files[file.Address] = SiteFile.At(await file.PathAsync());
-        var css = Encoding.UTF8.GetBytes(SiteCss.Write(new PageLayout(facts.Style)));
-        AddShared(files, css, facts.Style);
-        await AddPagesAsync(files, planning.Frame(), plans, assets, css);
-        return new(files, made, beside.ContentsOf(others));
-    }
-
-    /// <summary>Makes what is not there yet.</summary>
-    /// <returns>How many files that were.</returns>
-    internal async Task<int> MakeAsync(
-        List<PagePlan> plans,
-        IReadOnlyDictionary<string, Asset> assets,
-        IProgress<PublishProgress> progress,
-        CancellationToken stop,
-        bool isThorough = false
-    )
-    {
-        var ladders = plans
-            .SelectMany(p => p.Figures.Values)
-            .SelectMany(f => f.Files)
-            .Distinct()
-            .ToLookup(f => (f.AssetId, f.Cut));
-        var (made, done, all) = (0, 0, ladders.Sum(l => l.Count()));
-        foreach (var ladder in ladders)
+        var (site, round) = (moment.Site, RoundOf(moment.Site));
+        var (parts, due) = (new List<KeptPart>(), new List<DuePage>());
+        var linked = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var digest in moment.Digests)
         {
-            stop.ThrowIfCancellationRequested();
-            progress.Report(new(done, all, $"Making the files of {assets[ladder.Key.AssetId].Facts.Metadata.Title}."));
-            made += await maker.LadderAsync(assets[ladder.Key.AssetId], ladder.Key.Cut, [.. ladder], stop, isThorough);
-            done += ladder.Count();
+            linked.UnionWith(digest.FileIds);
+            var page = new DuePage(digest.Page, round.FingerprintOf(digest));
+            if (known.Find(page.Key, page.Fingerprint) is { } part)
+                parts.Add(part);
+            else
+                due.Add(page);
         }
-        return made;
-    }
-
-    private void AddPictures(
-        SortedDictionary<string, SiteFile> files,
-        List<PagePlan> plans,
-        IReadOnlyDictionary<string, Asset> assets
-    )
-    {
-        foreach (
-            var picture in plans
-                .SelectMany(p => p.Figures.Values)
-                .SelectMany(figure => FilesToOffer(figure, assets))
-                .DistinctBy(f => (f.AssetId, maker.NameOf(assets[f.AssetId], f)))
-                .GroupBy(f => f.AssetId)
-        )
+        var (made, done) = (0, 0);
+        progress.Report(new(0, Math.Max(1, due.Count), "Looking at what has changed."));
+        foreach (var some in due.Chunk(AtATime))
         {
-            var asset = assets[picture.Key];
-            var names = picture.Select(f => maker.NameOf(asset, f)).ToList();
-            var known = workspace.MadeFiles.FindMany(names).ToDictionary(m => m.Name);
-            // What each file is was written down when it was made, and was just read again to the end.
-            foreach (var name in names)
-                files["media/" + name] = known.TryGetValue(name, out var m)
-                    ? new(m.Sha256, m.Bytes, null, maker.PathOf(name))
-                    : SiteFile.At(workspace.PathOf(asset));
+            var writing = new PagesWriting(workspace, maker, renderer, moment, round);
+            made += await writing.MakeAsync(some, wanted, new Part(progress, done, some.Length, due.Count), stop);
+            parts.AddRange((await writing.WriteAsync(stop)).AsParallel().AsOrdered().Select(keep));
+            done += some.Length;
+            progress.Report(new(done, due.Count, "Writing the pages."));
         }
+        var others = beside.Of(linked, site);
+        await AddAsync("assets", round.AssetsMark, () => Task.FromResult(round.Assets()));
+        await AddAsync("files", FilesBeside.MarkOf(others), () => FilesBeside.FilesOf(others));
+        var moved = MovedOf(site);
+        await AddAsync("moved", MarkOf(moved, round), () => FilesOf(moved, round));
+        return new(parts, made, FilesBeside.ContentsOf(others, site), parts.Count(p => p.IsAwaited));
+
+        async Task AddAsync(string key, string print, Func<Task<IReadOnlyDictionary<string, SiteFile>>> files) =>
+            parts.Add(known.Find(key, print) ?? keep(new(key, print, false, await files())));
     }
 
-    /// <summary>What all pages have in common.</summary>
-    private static void AddShared(SortedDictionary<string, SiteFile> files, byte[] css, SiteStyle style)
+    /// <summary>Addresses that pages had before and no page has since, each with its page.</summary>
+    private List<(string Path, ResolvedPage Page)> MovedOf(KnownSite site)
     {
-        files["assets/site.css"] = SiteFile.Of(css);
-        string[] names = [Publishing.Assets.SetsStyle, .. Publishing.Assets.Scripts, .. Faces.Of(style.Typeface).Files];
-        foreach (var name in names)
-            files["assets/" + name] = SiteFile.Of(Publishing.Assets.Bytes(name));
+        var before = workspace.Pages.OldAddresses();
+        var taken =
+            before.Count == 0
+                ? []
+                : site.Public.SelectMany(p => p.Sheets).Select(s => s.Path).ToHashSet(StringComparer.Ordinal);
+        return
+        [
+            .. before
+                .Where(old =>
+                    !taken.Contains(old.Path) && site.ById.GetValueOrDefault(old.PageId) is { IsPublic: true }
+                )
+                .Select(old => (old.Path, site.ById[old.PageId].Page)),
+        ];
     }
 
-    private async Task AddPagesAsync(
-        SortedDictionary<string, SiteFile> files,
-        SiteFrame frame,
-        List<PagePlan> plans,
-        IReadOnlyDictionary<string, Asset> assets,
-        byte[] css
-    )
-    {
-        var version = "?" + Convert.ToHexStringLower(SHA256.HashData(css).AsSpan(0, 4));
-        var addresses = new PlannedAddresses("media/", assets, maker, cut => Offered(cut, assets));
-        foreach (var plan in plans)
-        {
-            var html = await renderer.PageAsync(
-                new PageModel(plan, frame, addresses, PageModel.RootOf(plan.Page.Path), IsProof: false),
-                version
-            );
-            files[FileNameOf(plan.Page)] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
-        }
-        foreach (var (path, pageId) in workspace.Pages.OldAddresses())
-        {
-            // An address that another page has taken since is that page's.
-            if (plans.Find(p => p.Page.Id == pageId) is not { } plan || files.ContainsKey(path + "/index.html"))
-                continue;
-            files[path + "/index.html"] = SiteFile.Of(
-                Encoding.UTF8.GetBytes(await renderer.MovedAsync(frame, plan.Page, PageModel.RootOf(path)))
-            );
-        }
-    }
-
-    private IEnumerable<PlannedFile> FilesToOffer(FigurePlan figure, IReadOnlyDictionary<string, Asset> assets) =>
-        figure
-            .Cuts.SelectMany(cut => Offered(cut, assets).SelectMany(cut.FilesIn))
-            .Concat(figure.LargeFile is null ? [] : [figure.LargeFile]);
-
-    private IReadOnlyList<OutputFormat> Offered(PlannedCut cut, IReadOnlyDictionary<string, Asset> assets) =>
-        FormatOrder.ByGain(cut.Formats, format =>
-            cut.FilesIn(format).Sum(file => maker.BytesOf(assets[file.AssetId], file))
+    private static string MarkOf(List<(string Path, ResolvedPage Page)> moved, SiteRound round) =>
+        PageFingerprint.HashOf(
+            moved
+                .SelectMany(m => new[] { m.Path, m.Page.Path, m.Page.Title })
+                .Append(round.MenuMark)
+                .Append(SiteRound.Program)
         );
+
+    private async Task<IReadOnlyDictionary<string, SiteFile>> FilesOf(
+        List<(string Path, ResolvedPage Page)> moved,
+        SiteRound round
+    )
+    {
+        var files = new Dictionary<string, SiteFile>(StringComparer.Ordinal);
+        foreach (var (path, page) in moved)
+        {
+            var html = await renderer.MovedAsync(round.Frame, page, PageModel.RootOf(path));
+            files[FileNameOf(path)] = SiteFile.Of(Encoding.UTF8.GetBytes(html));
+        }
+        return files;
+    }
+
+    /// <summary>
+    /// Parts of a site that lacked files when they were written, or were damaged since, written anew where nothing else
+    /// of them has changed and the files are there now.
+    /// </summary>
+    /// <returns>Those that are, by their keys.</returns>
+    internal async Task<IReadOnlyDictionary<string, KeptPart>> JoinAsync(
+        SiteMoment moment,
+        LaterSite shown,
+        Func<SitePart, KeptPart> keep,
+        CancellationToken stop
+    )
+    {
+        var damaged = shown.Damaged.ToHashSet(StringComparer.Ordinal);
+        var lacking = shown.Parts.Where(p => p.IsAwaited || damaged.Contains(p.Key)).ToDictionary(p => p.Key);
+        var joined = new Dictionary<string, KeptPart>(StringComparer.Ordinal);
+        if (lacking.Count == 0)
+            return joined;
+        var round = RoundOf(moment.Site);
+        var due = moment
+            .Digests.Select(d => new DuePage(d.Page, round.FingerprintOf(d)))
+            .Where(p => lacking.GetValueOrDefault(p.Key)?.Fingerprint == p.Fingerprint);
+        foreach (var some in due.Chunk(AtATime))
+        {
+            var writing = new PagesWriting(workspace, maker, renderer, moment, round);
+            // What is awaited is made while nobody waits for this: here only what was damaged.
+            await writing.MakeAsync(some, f => !FormatOrder.JoinsLater(f), new Progress<PublishProgress>(), stop);
+            foreach (var part in (await writing.WriteAsync(stop)).Where(p => !p.IsAwaited || damaged.Contains(p.Key)))
+                joined[part.Key] = keep(part);
+        }
+        return joined;
+    }
+
+    /// <summary>What was there may be there no more.</summary>
+    internal void LookAgain() => _prepared.Clear();
+
+    /// <summary>Makes what some pages ask for and is not there, in all formats.</summary>
+    internal async Task PrepareAsync(SiteMoment moment, IReadOnlyCollection<PageDigest> pages, CancellationToken stop)
+    {
+        var due = pages.Select(d => new DuePage(d.Page, "")).ToList();
+        await Writing(moment).MakeAsync(due, _ => true, new Progress<PublishProgress>(), stop);
+        foreach (var digest in pages)
+            _prepared[digest.Page.Page.Id] = digest.Fingerprint;
+    }
+
+    /// <summary>Whether all files of a page as it is now were there when that was last looked at.</summary>
+    internal bool IsPrepared(PageDigest page) => _prepared.GetValueOrDefault(page.Page.Page.Id) == page.Fingerprint;
+
+    /// <summary>What some pages ask for and is not there, of what publishing waits for.</summary>
+    internal ILookup<(Asset Asset, Cut Cut), PlannedFile> NotMadeYet(
+        SiteMoment moment,
+        IReadOnlyCollection<PageDigest> pages
+    )
+    {
+        var writing = Writing(moment);
+        writing.Plan([.. pages.Select(d => new DuePage(d.Page, ""))], CancellationToken.None);
+        return writing.Missing(format => !FormatOrder.JoinsLater(format));
+    }
+
+    private PagesWriting Writing(SiteMoment moment) => new(workspace, maker, renderer, moment, RoundOf(moment.Site));
+
+    /// <summary>Tells how far some pages of many are, as a share of all.</summary>
+    private sealed class Part(IProgress<PublishProgress> whole, int done, int pages, int all)
+        : IProgress<PublishProgress>
+    {
+        private const int Steps = 100;
+
+        public void Report(PublishProgress value) =>
+            whole.Report(
+                new(done * Steps + pages * Steps * value.Done / Math.Max(1, value.Of), all * Steps, value.Sentence)
+            );
+    }
 }

@@ -1,12 +1,9 @@
 using System.Collections.Immutable;
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
-using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
+using Dekoro.Core.Arrangements;
 using Dekoro.Core.Calendar;
-using Dekoro.Core.Checks;
-using Dekoro.Core.Content;
-using Dekoro.Core.Layout;
 using Dekoro.Core.Links;
 using Dekoro.Core.Publication;
 using Dekoro.Storage;
@@ -18,7 +15,6 @@ namespace Dekoro.Application.Publication;
 public sealed class SiteChanges(
     Workspace workspace,
     PlanningContext planning,
-    RenditionMaker maker,
     SiteBuilder builder,
     FilesBeside beside,
     SiteCalendar days
@@ -30,59 +26,68 @@ public sealed class SiteChanges(
     private const int MaxDaysAhead = 400,
         MaxChangesAhead = 60;
 
-    private IEnumerable<ResolvedPage> PublicPages => SiteBuilder.PagesOf(planning, planning.PublicPages());
+    private const string Same = "same";
+
+    /// <summary>A list of more pages than this is read by nobody.</summary>
+    private const int MostTold = 200;
+
+    /// <summary>So many pages are planned at a time where all are looked at.</summary>
+    private const int AtATime = 64;
 
     /// <summary>What changes round pages that may be the same otherwise; none where nothing is public yet.</summary>
-    public IReadOnlyList<string> Round() =>
-        workspace.Settings.Get(Publisher.PublishedMenu) is { } json
-            ? [.. RoundPages.ChangesBetween(Json.Read<RoundPages>(json), planning.Round())]
-            : [];
+    public IReadOnlyList<string> Round() => Round(planning.Round());
+
+    private IReadOnlyList<string> Round(RoundPages now)
+    {
+        if (workspace.Settings.Get(Publisher.PublishedMenu) is not { } json)
+            return [];
+        // What is public is read again where it is another.
+        if (_published is not { } known || known.Json != json)
+            _published = known = new(json, Json.Read<RoundPages>(json), null, []);
+        if (!ReferenceEquals(known.Now, now))
+            _published = known = known with { Now = now, Changes = [.. RoundPages.ChangesBetween(known.Round, now)] };
+        return known.Changes;
+    }
+
+    /// <summary>Whether what stands round pages is public as it is.</summary>
+    internal bool IsRoundTheSame(RoundPages now) =>
+        workspace.Settings.Get(Publisher.PublishedMenu) is not null && Round(now).Count == 0;
+
+    /// <summary>What is public, and how what it was last compared with differs.</summary>
+    private sealed record PublishedRound(
+        string Json,
+        RoundPages Round,
+        RoundPages? Now,
+        ImmutableArray<string> Changes
+    );
+
+    private PublishedRound? _published;
 
     /// <summary>
-    /// Per page, what would change on the public site, pages first, then posts; and the addresses at which a file
-    /// beside the pages comes, changes or goes.
+    /// What would change on the public site: of pages, then posts, so many as are read, and how many those are in all;
+    /// and the addresses at which a file beside the pages comes, changes or goes.
     /// </summary>
-    public (IReadOnlyList<PageChange> Pages, IReadOnlyList<string> OtherFiles) Of()
+    public (IReadOnlyList<PageChange> Pages, int All, IReadOnlyList<string> OtherFiles) Of()
     {
-        var facts = planning.Facts();
-        var plans = SiteBuilder.PlansOf(PublicPages, facts);
-        var now = beside.ContentsOf(beside.Of(plans, facts));
-        var notices = plans.ToLookup(p => p.Page.Main.Id, p => PageChecks.Of(p));
+        var site = planning.Site;
+        var linked = planning.Digests.OfPublic(site).SelectMany(d => d.FileIds).ToHashSet(StringComparer.Ordinal);
+        var now = FilesBeside.ContentsOf(beside.Of(linked, site), site);
         var published = workspace.Settings.Get(Publisher.PublishedFiles) is { } json
             ? Json.Read<Dictionary<string, string>>(json)
             : [];
-        var changes = workspace
-            .Pages.All()
-            .Concat(workspace.Pages.Away())
-            .Where(p => p.IsOn || p.Published is not null)
-            .Select(page => (Page: page, Change: ChangeOf(page)))
+        var all = site
+            .Pages.Where(p => p.IsPublic || p.Row!.Published is not null)
+            .Select(p => ChangeOf(p.Row!, planning.StateOf(p)))
+            .Concat(workspace.Pages.AwayAndPublic().Select(p => ChangeOf(p, PageStatus.Off)))
             .ToList();
-        var links = changes
-            .Where(c => c.Change is "new" or "off")
+        var notes = all.Where(c => c.Change is "new" or "off")
             .ToDictionary(c => Link.Page.Scheme + c.Page.Id, c => LinkNote(c.Page, c.Change));
+        var changes = all.Select(c => (c.Page, c.Change, c.Why, Links: LinksOf(c.Page, c.Change, notes, DigestOf)))
+            .Where(c => c.Change != Same || c.Links.Count > 0)
+            .ToList();
         return (
-            [
-                .. changes
-                    .Select(c =>
-                        (c.Page, c.Change, Why: WhyOf(c.Page, c.Change), Links: LinksOf(c.Page, c.Change, links))
-                    )
-                    .Select(c => new PageChange(
-                        c.Page.Id,
-                        c.Page.Title,
-                        c.Page.Path,
-                        c.Links.Count > 0 ? "changed" : c.Change,
-                        c.Why,
-                        c.Why is [ChangeReasons.Style],
-                        [
-                            .. c.Links,
-                            .. notices[c.Page.Id]
-                                .SelectMany(n => n)
-                                .DistinctBy(n => (n.BlockId, n.Sentence))
-                                .GroupBy(n => n.Sentence)
-                                .Select(n => n.Count() > 1 ? $"{n.Key} ({n.Count()} pieces)" : n.Key),
-                        ]
-                    )),
-            ],
+            [.. changes.Take(MostTold).Select(Told)],
+            changes.Count,
             [
                 .. now.Except(published)
                     .Concat(published.Except(now))
@@ -91,18 +96,36 @@ public sealed class SiteChanges(
                     .Order(StringComparer.Ordinal),
             ]
         );
+
+        PageDigest? DigestOf(PageRow page) =>
+            site.ById.GetValueOrDefault(page.Id) is { IsPublic: true } known ? planning.Digests.Of(known, site) : null;
+
+        PageChange Told((PageRow Page, string Change, ImmutableArray<string> Why, List<string> Links) c) =>
+            new(
+                c.Page.Id,
+                c.Page.Title,
+                c.Page.Path,
+                c.Links.Count > 0 ? "changed" : c.Change,
+                c.Why,
+                c.Why is [ChangeReasons.Style],
+                [
+                    .. c.Links,
+                    .. (DigestOf(c.Page)?.Notices.Value ?? [])
+                        .DistinctBy(n => (n.BlockId, n.Sentence))
+                        .GroupBy(n => n.Sentence)
+                        .Select(n => n.Count() > 1 ? $"{n.Key} ({n.Count()} pieces)" : n.Key),
+                ]
+            );
     }
 
-    private ImmutableArray<string> WhyOf(PageRow page, string change) =>
-        change == "changed" && page.Published is { } then ? ChangeReasons.Between(then, planning.ContentOf(page)) : [];
-
-    private string ChangeOf(PageRow page) =>
-        planning.StateOf(page) switch
+    /// <summary>What would become of a page, and why where it changes; its content is worked out once.</summary>
+    private (PageRow Page, string Change, ImmutableArray<string> Why) ChangeOf(PageRow page, string state) =>
+        state switch
         {
-            PageStatus.Off => "off",
-            PageStatus.Draft => "new",
-            PageStatus.Changed => "changed",
-            _ => "same",
+            PageStatus.Off => (page, "off", []),
+            PageStatus.Draft => (page, "new", []),
+            PageStatus.Changed => (page, "changed", ChangeReasons.Between(page.Published!, planning.ContentOf(page))),
+            _ => (page, Same, []),
         };
 
     private static string LinkNote(PageRow page, string change) =>
@@ -111,14 +134,18 @@ public sealed class SiteChanges(
             : $"Its link to “{page.Title}” goes with that page, and the words of it stay.";
 
     /// <summary>What pages that come or go do to a page that is the same otherwise.</summary>
-    private List<string> LinksOf(PageRow page, string change, Dictionary<string, string> notes) =>
-        notes.Count == 0 || change != "same"
+    private static List<string> LinksOf(
+        PageRow page,
+        string change,
+        Dictionary<string, string> notes,
+        Func<PageRow, PageDigest?> digestOf
+    ) =>
+        notes.Count == 0 || change != Same
             ? []
             :
             [
-                .. TextRuns
-                    .LinksIn(planning.DocumentOf(page))
-                    .Select(link => notes.GetValueOrDefault(link.Split('#')[0]))
+                .. digestOf(page)!
+                    .LinksAsWritten.Select(link => notes.GetValueOrDefault(link.Split('#')[0]))
                     .OfType<string>()
                     .Distinct(),
             ];
@@ -129,30 +156,28 @@ public sealed class SiteChanges(
     /// </summary>
     public (int Pictures, int Files) NotMadeYet()
     {
-        var facts = planning.Facts();
-        var plans = SiteBuilder.PlansOf(PublicPages, facts);
-        var assets = builder.AssetsOf(plans);
-        var byName = plans
-            .SelectMany(p => p.Figures.Values)
-            .SelectMany(f => f.Files)
-            .Distinct()
-            .Where(file => !file.IsUnchanged)
-            .Select(file => (Name: maker.NameOf(assets[file.AssetId], file), file.AssetId))
-            .DistinctBy(f => f.Name)
-            .ToDictionary(f => f.Name, f => f.AssetId);
-        var missing = maker.Missing(byName.Keys);
-        return (missing.Select(name => byName[name]).Distinct().Count(), missing.Count);
+        var moment = planning.Moment;
+        var due = moment.Digests.Where(d => !builder.IsPrepared(d));
+        var missing = due.Chunk(AtATime)
+            .SelectMany(some => builder.NotMadeYet(moment, some).SelectMany(ladder => ladder))
+            .ToHashSet();
+        return (missing.Select(f => f.AssetId).Distinct().Count(), missing.Count);
     }
 
     /// <summary>Days on which the public site becomes another by itself.</summary>
     public IReadOnlyList<LocalDate> Ahead()
     {
         var today = days.Today;
-        var dated = PublicPages.SelectMany(p => ResolvedBlocks.SetsOf(p.Document)).DistinctBy(a => a.Id);
+        var dated = planning
+            .Site.Public.Where(p => !p.From.Sets.IsEmpty || !p.From.BannerSets.IsEmpty)
+            .SelectMany(p => p.From.Sets.Concat(p.From.BannerSets))
+            .OfType<Arrangement>()
+            .DistinctBy(a => a.Id);
         return
         [
             .. dated
                 .SelectMany(a => a.ChangesWithin(today, today.PlusDays(MaxDaysAhead)))
+                .Concat(planning.BannerChangesWithin(today, today.PlusDays(MaxDaysAhead)))
                 .Distinct()
                 .Order()
                 .Take(MaxChangesAhead),

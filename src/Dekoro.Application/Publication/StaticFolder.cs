@@ -1,4 +1,3 @@
-using System.Runtime.InteropServices;
 using Dekoro.Storage;
 
 namespace Dekoro.Application.Publication;
@@ -8,17 +7,10 @@ public static class StaticFolder
 {
     private const string ListName = ".dekoro-files";
 
-    /// <param name="sameFrom">An earlier folder whose equal files are shared by hard link, but for those that can only
-    /// be had by publishing.</param>
-    /// <returns>How many files were written that the earlier folder does not have.</returns>
-    public static int WriteInto(
-        string folder,
-        IReadOnlyDictionary<string, SiteFile> files,
-        IFileLayer layer,
-        string? sameFrom = null
-    )
+    /// <returns>How many files were written.</returns>
+    public static int WriteInto(string folder, IReadOnlyDictionary<string, SiteFile> files, IFileLayer layer)
     {
-        var (written, isAny) = (0, false);
+        var written = 0;
         // Pages last: whoever reads the folder meanwhile finds every picture that a page names.
         foreach (var (name, file) in files.OrderBy(f => f.Key.EndsWith(".html", StringComparison.Ordinal)))
         {
@@ -26,15 +18,6 @@ public static class StaticFolder
             if (file.IsAt(path))
                 continue;
             layer.MakeFolder(Path.GetDirectoryName(path)!);
-            var stoodBefore = sameFrom is not null && file.IsAt(Path.Combine(sameFrom, name));
-            // A page that two releases shared would be damaged in both.
-            if (
-                stoodBefore
-                && file.Content is null
-                && !File.Exists(path)
-                && Link(Path.Combine(sameFrom!, name), path) == 0
-            )
-                continue;
             var beside = path + ".new";
             using (var to = layer.Create(beside))
             {
@@ -45,11 +28,9 @@ public static class StaticFolder
                         from.CopyTo(to);
             }
             layer.Move(beside, path);
-            isAny = true;
-            if (!stoodBefore)
-                written++;
+            written++;
         }
-        if (isAny)
+        if (written > 0)
             layer.FlushAll(folder);
         return written;
     }
@@ -74,16 +55,4 @@ public static class StaticFolder
     /// <summary>The list lies where others may write: a name that leads out of the folder is not followed.</summary>
     internal static bool IsInside(string name) =>
         name.Length > 0 && !Path.IsPathRooted(name) && !name.Split('/', '\\').Contains("..");
-
-    [DllImport(
-        "libc",
-        EntryPoint = "link",
-        CharSet = CharSet.Ansi,
-        BestFitMapping = false,
-        ThrowOnUnmappableChar = true
-    )]
-    private static extern int Link(
-        [MarshalAs(UnmanagedType.LPUTF8Str)] string from,
-        [MarshalAs(UnmanagedType.LPUTF8Str)] string to
-    );
 }

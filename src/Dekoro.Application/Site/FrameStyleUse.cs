@@ -13,15 +13,14 @@ public sealed class FrameStyleUse(Workspace workspace, PlanningContext planning)
     /// <summary>By the look's id: pictures of all pages, and of arrangements that stand on none.</summary>
     public IReadOnlyDictionary<string, int> ByLook()
     {
-        var placed = planning.PagesByArrangement();
+        var placed = planning.Used.Sets;
         var sets = workspace
             .Arrangements.All()
             .Where(row => !placed.Contains(row.Id))
             .Select(row => planning.ArrangementOf(row.Id))
             .OfType<Arrangement>();
-        return workspace
-            .Pages.All()
-            .SelectMany(p => planning.DocumentOf(p).Figures)
+        return planning
+            .AllPages.SelectMany(p => planning.DocumentOf(p).Figures)
             .Select(f => f.FrameStyle)
             .Concat(sets.SelectMany(set => set.Shown.Select(_ => set.FrameStyle)))
             .CountBy(look => look.NamedId ?? "")

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Security.Cryptography;
 using System.Text;
 using Dekoro.Application.Hosting;
@@ -45,6 +46,11 @@ public sealed class StyleShelf(Settings settings)
 
     private static SiteStyle StyleOf(string? json) =>
         json is null ? StoredStyle.In(Typeface.Newsreader) : Json.Read<StoredStyle>(json).ToStyle();
+
+    /// <summary>Names a style as it is: worked out once for each.</summary>
+    public static string MarkOf(SiteStyle style) => Marks.GetValue(style, s => MarkOf(StoredStyle.Of(s)));
+
+    private static readonly ConditionalWeakTable<SiteStyle, string> Marks = [];
 
     /// <summary>Names any value as it is, by what is written of it.</summary>
     public static string MarkOf<T>(T value) =>

@@ -1,6 +1,7 @@
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
+using Dekoro.Application.Publication;
 using Dekoro.Core.Publication;
 
 namespace Dekoro.Application.Trash;
@@ -13,6 +14,8 @@ public sealed class TrashPurge(
     Workspace workspace,
     PlanningContext planning,
     RenditionMaker maker,
+    LiveSite live,
+    Publisher publisher,
     TimeProvider clock,
     ILogger<TrashPurge> log
 ) : BackgroundService
@@ -31,14 +34,15 @@ public sealed class TrashPurge(
         if (!IsClockSteady())
             return 0;
         var before = clock.GetUtcNow().AddDays(-WaitDays);
-        var used = planning.PlacesByPicture().Select(p => p.Key).ToList();
+        var used = planning.Used.Places.Select(p => p.Key).ToList();
         var files = workspace.Assets.RemoveAwaySince(before, used);
-        var linked = planning.LinksByDownload().Select(l => l.Key).ToHashSet();
+        var linked = planning.Used.Files.Select(l => l.Key).ToHashSet();
         var downloads = workspace.Downloads.RemoveAwaySince(before, linked);
         foreach (var hash in files.Concat(downloads))
             workspace.Files.Forget(hash, () => workspace.Assets.IsKept(hash));
         workspace.Pages.RemoveAwaySince(before);
         workspace.Arrangements.RemoveAwaySince(before);
+        workspace.Banners.RemoveAwaySince(before);
         var apart = workspace.Quarantine.All().Where(f => f.Since < before).ToList();
         foreach (var file in apart)
             workspace.Quarantine.Remove(file);
@@ -51,14 +55,20 @@ public sealed class TrashPurge(
         await Task.Yield();
         try
         {
+            var isFirst = true;
             for (var failures = 0; ; )
             {
                 try
                 {
                     RemoveWhatHasWaited();
-                    maker.Collect();
+                    maker.Collect(live.MediaNames);
+                    // It reads every file of the public site: not while a person waits for the program to begin.
+                    if (!isFirst && live.Verify(isThorough: true).Count > 0)
+                        await publisher.MendAsync(stoppingToken);
+                    await publisher.SweepAsync(stoppingToken);
                     failures = 0;
-                    await Task.Delay(TimeSpan.FromDays(1), clock, stoppingToken);
+                    await Task.Delay(isFirst ? TimeSpan.FromHours(1) : TimeSpan.FromDays(1), clock, stoppingToken);
+                    isFirst = false;
                 }
                 catch (Exception e) when (e is not OperationCanceledException)
                 {

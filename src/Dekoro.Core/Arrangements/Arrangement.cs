@@ -177,7 +177,7 @@ public sealed record Arrangement(
         var odd = measures.SelectMany(OddBy).ToHashSet();
         return [.. pictures.Select(p => p.Id).Where(odd.Contains)];
 
-        double WidePx(PixelSize size) => Math.Min(size.Width, mostPx);
+        double WidePx(PixelSize size) => Math.Min(Gallery.OwnPx(size.Width), mostPx);
 
         IEnumerable<string> OddBy(Func<PixelSize, double> measure)
         {

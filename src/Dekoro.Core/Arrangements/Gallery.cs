@@ -31,7 +31,16 @@ public sealed record Gallery(
         MaxGutterPx = 60,
         MinHeightPx = 40,
         MaxHeightPx = 800,
-        MaxCaptionLines = 6;
+        MaxCaptionLines = 6,
+        MinWidePx = 40,
+        MaxWidePx = 2000;
+
+    /// <summary>Of pictures that are evenly spaced: wider than this, CSS px, none stands; null is as wide as its file.
+    /// </summary>
+    public int? MostWidePx { get; init; }
+
+    /// <summary>How wide a picture stands where pictures have their own size, CSS px.</summary>
+    public double OwnPx(double filePx) => Math.Min(filePx, MostWidePx ?? double.PositiveInfinity);
 
     /// <summary>Null shows all at once.</summary>
     public Paging? Paging { get; init; }

@@ -5,6 +5,7 @@ namespace Dekoro.Core.Arrangements;
 
 /// <param name="Columns">For phone, tablet and desktop.</param>
 /// <param name="Shape">As 3:2; empty is as is.</param>
+/// <param name="MostWidePx">Of pictures that are evenly spaced, CSS px; 0 is as wide as each file.</param>
 /// <param name="PerSheet">So many pictures at a time; 0 shows all at once.</param>
 public sealed record GalleryValues(
     GalleryKind Kind,
@@ -20,7 +21,8 @@ public sealed record GalleryValues(
     bool OpensLarger,
     int PerSheet = 0,
     PageLinksAt PageLinks = PageLinksAt.Below,
-    PageLinksLook PageLinksLook = PageLinksLook.Words
+    PageLinksLook PageLinksLook = PageLinksLook.Words,
+    int MostWidePx = 0
 )
 {
     /// <summary>The values of a gallery, as a form shows them.</summary>
@@ -39,7 +41,8 @@ public sealed record GalleryValues(
             g.OpensLarger,
             g.Paging?.PerSheet ?? 0,
             g.Paging?.Links ?? PageLinksAt.Below,
-            g.Paging?.Look ?? PageLinksLook.Words
+            g.Paging?.Look ?? PageLinksLook.Words,
+            g.MostWidePx ?? 0
         );
 
     /// <returns>The gallery; null where a rule does not hold.</returns>
@@ -77,6 +80,7 @@ public sealed record GalleryValues(
                 OpensLarger
             )
             {
+                MostWidePx = MostWidePx > 0 ? MostWidePx : null,
                 Paging = PerSheet > 0 ? new(PerSheet, PageLinks, PageLinksLook) : null,
             }
             : null;
@@ -103,6 +107,11 @@ public sealed record GalleryValues(
             0,
             Gallery.MaxCaptionLines,
             $"Room is kept for 0 to {Gallery.MaxCaptionLines} lines."
+        );
+        rules.Holds(
+            MostWidePx is 0 or (>= Gallery.MinWidePx and <= Gallery.MaxWidePx),
+            "mostWidePx",
+            $"A picture is at most {Gallery.MinWidePx} to {Gallery.MaxWidePx} px wide; 0 is as wide as its file."
         );
         rules.Within(
             "perSheet",

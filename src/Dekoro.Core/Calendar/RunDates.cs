@@ -48,10 +48,8 @@ public sealed record RunDates
     {
         if (!Yearly)
             return !(day < From) && !(day > Until);
-        var (first, last) = (From!.Value, Until!.Value);
-        var wraps = (first.Month, first.Day).CompareTo((last.Month, last.Day)) > 0;
         var (begun, goesOn) = (day >= BeginsIn(day.Year), day <= EndsIn(day.Year));
-        return wraps ? begun || goesOn : begun && goesOn;
+        return Wraps ? begun || goesOn : begun && goesOn;
     }
 
     /// <summary>Days on which it begins to be shown, or is no longer.</summary>
@@ -68,6 +66,22 @@ public sealed record RunDates
             .Distinct()
             .Order();
     }
+
+    /// <summary>Runs between two days, in their order; of those that reach beyond only what lies within.</summary>
+    public IEnumerable<DayRange> RunsWithin(LocalDate first, LocalDate last)
+    {
+        var runs = Yearly
+            ? Enumerable
+                .Range(first.Year - 1, last.Year - first.Year + 2)
+                .Select(year => new DayRange(BeginsIn(year), EndsIn(Wraps ? year + 1 : year)))
+            : [new DayRange(From ?? first, Until ?? last)];
+        return runs.Select(run => new DayRange(LocalDate.Max(run.From, first), LocalDate.Min(run.Until, last)))
+            .Where(run => run.From <= run.Until);
+    }
+
+    /// <summary>It goes on over the end of the year.</summary>
+    public bool Wraps =>
+        Yearly && (From!.Value.Month, From.Value.Day).CompareTo((Until!.Value.Month, Until.Value.Day)) > 0;
 
     /// <summary>What is to be known of it on a day.</summary>
     public string InWords(LocalDate today)

@@ -23,6 +23,7 @@ public static class PageChecks
             .. plan.Sets.Values.SelectMany(s => ArrangementChecks.Controls(s, plan)),
             .. plan.Empty.Values.Select(EmptyNotice),
             .. plan.Grounds.Values.Select(BackdropChecks.Of).OfType<Notice>(),
+            .. BannerChecks.Of(plan),
         ];
 
     /// <summary>What the page names and nobody has any more.</summary>

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Delivery;
 using Dekoro.Core.Geometry;
@@ -52,18 +53,31 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
     {
         var (worst, on) = (at.Fit, at.Class.ToString().ToLowerInvariant());
         if (worst.Reason == FitReason.Blurred)
-            return new("The picture itself is blurred: no size mends that, so choose another.");
+            return Sharper(picture, cut, layout, takesSize);
         if (worst.Reason == FitReason.CutTooTight)
             return new(
                 $"The cut keeps {cut.Width} of {picture.Size.Width} px; the whole picture would be sharp on {on}.",
                 WholePicture: true
             );
-        return takesSize && LargestSharp(cut, layout) is { } role
+        return takesSize && LargestSharp(picture.CountedPxOf(cut), layout) is { } role
             ? new($"{Capital(NameOf(role))} would be sharp everywhere.", role)
             : new(
                 $"The file is {picture.Size.Width} px wide; on {on} it takes "
                     + $"{SharpFileWidth(worst, picture, cut)} px to be sharp here."
             );
+    }
+
+    /// <summary>What blur takes away no larger file brings back; a smaller place asks for less of it.</summary>
+    private static Remedy Sharper(PictureFacts picture, Cut cut, PageLayout layout, bool takesSize)
+    {
+        var counted = picture.CountedPxOf(cut);
+        var blurred = string.Create(
+            CultureInfo.InvariantCulture,
+            $"The picture itself is blurred by about {picture.EdgePx:0} px, so {counted:0} of {cut.Width} px count"
+        );
+        return takesSize && LargestSharp(counted, layout) is { } role
+            ? new($"{blurred}: {NameOf(role)} would be sharp everywhere.", role)
+            : new($"{blurred}: choose another.");
     }
 
     /// <summary>The size as sentences name it.</summary>
@@ -79,13 +93,13 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
 
     /// <summary>The cut keeps its share of the picture, so the file must grow by as much as the cut.</summary>
     private static int SharpFileWidth(Fit worst, PictureFacts picture, Cut cut) =>
-        (int)Math.Ceiling((double)worst.SharpFromPx * picture.Size.Width / cut.Width);
+        (int)Math.Ceiling(worst.SharpFromPx / picture.ShareOfPx * picture.Size.Width / cut.Width);
 
-    private static SizeRole? LargestSharp(Cut cut, PageLayout layout) =>
+    private static SizeRole? LargestSharp(double countedPx, PageLayout layout) =>
         Enum.GetValues<SizeRole>()
             .Reverse()
             .Cast<SizeRole?>()
-            .FirstOrDefault(role => cut.Width >= layout.SharpFromPx(new FigureSize.ByRole(role!.Value)));
+            .FirstOrDefault(role => countedPx >= layout.SharpFromPx(new FigureSize.ByRole(role!.Value)));
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

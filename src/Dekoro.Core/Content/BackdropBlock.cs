@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
 using Dekoro.Core.Choices;
+using Dekoro.Core.Geometry;
+using Dekoro.Core.Responsive;
 
 namespace Dekoro.Core.Content;
 
@@ -26,7 +28,7 @@ public abstract record BackdropBlock(string Id, Backdrop Backdrop, ImmutableArra
     public virtual string FigureId => Id;
 
     /// <summary>The picture behind, as one that is placed: it goes by the piece's own id and says nothing.</summary>
-    public FigureBlock? Behind => Backdrop.AssetId is { } asset ? Placed(Id, asset) : null;
+    public virtual FigureBlock? Behind => Backdrop.AssetId is { } asset ? Placed(Id, asset) : null;
 
     /// <summary>
     /// Pictures that take its place one after the other, each with how long it stands, ms; a pattern keeps its place.
@@ -40,6 +42,10 @@ public abstract record BackdropBlock(string Id, Backdrop Backdrop, ImmutableArra
     /// <inheritdoc/>
     public override Block? WithFigures(Func<FigureBlock, FigureBlock?> change) =>
         Behind is { } behind ? this with { Backdrop = Backdrop.WithPicture(change(behind)?.AssetId) } : this;
+
+    /// <summary>What has to be seen of a picture behind it on a class of screen; null is what the library says.
+    /// </summary>
+    public virtual FocalRegion? KeepOn(WidthClass c, string assetId) => null;
 
     /// <summary>A picture behind it, by the id of its place.</summary>
     protected FigureBlock Placed(string id, string assetId) =>

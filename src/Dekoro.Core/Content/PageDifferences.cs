@@ -13,8 +13,8 @@ public static class PageDifferences
     {
         var (before, after) = (PiecesOf(then.Document), PiecesOf(now.Document));
         var (came, went) = (
-            after.Where(p => !before.ContainsKey(p.Key)).Select(p => p.Value).ToList(),
-            before.Where(p => !after.ContainsKey(p.Key)).Select(p => p.Value).ToList()
+            after.Where(p => !before.ContainsKey(p.Key)).Select(p => p.Value.Piece).ToList(),
+            before.Where(p => !after.ContainsKey(p.Key)).Select(p => p.Value.Piece).ToList()
         );
         var anew = Paired(went, came);
         return
@@ -22,14 +22,14 @@ public static class PageDifferences
             .. Named("title", then.Title, now.Title),
             .. Named("summary", then.Summary, now.Summary),
             .. went.Where(w => !anew.Contains(w)).Select(w => $"{Said(w, titleOf)} went."),
-            .. after.Select(p => p.Value).Select(ChangeOf).OfType<string>(),
-            .. IsMoved(before.Keys, after.Keys) ? ["Pieces stand in another order."] : Array.Empty<string>(),
+            .. after.Select(p => ChangeOf(p.Value.Piece)).OfType<string>(),
+            .. IsMoved(before, after) ? ["Pieces stand in another order."] : Array.Empty<string>(),
         ];
 
         string? ChangeOf(Block piece) =>
             anew.Contains(piece) ? $"{Said(piece, titleOf)} was written anew."
             : came.Contains(piece) ? $"{Said(piece, titleOf)} came."
-            : Own(before[piece.Id]) != Own(piece) ? $"{Said(piece, titleOf)} was changed."
+            : Own(before[piece.Id].Piece) != Own(piece) ? $"{Said(piece, titleOf)} was changed."
             : null;
     }
 
@@ -45,16 +45,43 @@ public static class PageDifferences
         return pairs;
     }
 
-    private static Dictionary<string, Block> PiecesOf(Document document) =>
-        Walk.Over(document.Blocks).DistinctBy(b => b.Id).ToDictionary(b => b.Id);
+    /// <summary>What is told of by itself: also what stands in bands and cells, with what it stands in.</summary>
+    private static Dictionary<string, (Block Piece, string In)> PiecesOf(Document document) =>
+        Over(document.Blocks, "").DistinctBy(p => p.Piece.Id).ToDictionary(p => p.Piece.Id);
 
-    /// <summary>What a piece is without those that stand in it: they are told of by themselves.</summary>
-    private static string Own(Block piece) => DocumentWriter.Write(piece.WithChildren(_ => [])).ToJsonString();
+    private static IEnumerable<(Block Piece, string In)> Over(IEnumerable<Block> blocks, string within) =>
+        blocks.SelectMany(b =>
+            b switch
+            {
+                CellBlock => Over(b.Children(), b.Id),
+                BandBlock or ColumnsBlock => Over(b.Children(), b.Id).Prepend((b, within)),
+                _ => [(b, within)],
+            }
+        );
 
-    private static bool IsMoved(IEnumerable<string> before, IEnumerable<string> after)
+    /// <summary>What a piece is without those that are told of by themselves.</summary>
+    private static string Own(Block piece) =>
+        DocumentWriter
+            .Write(
+                piece switch
+                {
+                    BandBlock => piece.WithChildren(_ => []),
+                    ColumnsBlock => piece.WithChildren(cells => [.. cells.Select(c => c.WithChildren(_ => []))]),
+                    _ => piece,
+                }
+            )
+            .ToJsonString();
+
+    private static bool IsMoved(
+        Dictionary<string, (Block Piece, string In)> before,
+        Dictionary<string, (Block Piece, string In)> after
+    )
     {
-        var (old, now) = (before.ToList(), after.ToList());
-        return !old.Where(now.Contains).SequenceEqual(now.Where(old.Contains));
+        static IEnumerable<(string, string)> Stays(
+            Dictionary<string, (Block Piece, string In)> here,
+            Dictionary<string, (Block Piece, string In)> there
+        ) => here.Where(p => there.ContainsKey(p.Key)).Select(p => (p.Key, p.Value.In));
+        return !Stays(before, after).SequenceEqual(Stays(after, before));
     }
 
     private static IEnumerable<string> Named(string what, string then, string now)

@@ -5,6 +5,9 @@ namespace Dekoro.Core.Content;
 /// <summary>A paragraph.</summary>
 public sealed record ParagraphBlock(string Id, ImmutableArray<Inline> Inlines) : Block(Id)
 {
+    /// <summary>A small line above a title, close to it.</summary>
+    public bool IsSmall { get; init; }
+
     /// <inheritdoc/>
     public override bool IsBlank => Inlines.IsEmpty;
 

@@ -7,8 +7,8 @@ namespace Dekoro.Core.Delivery;
 
 /// <summary>How a picture fits a place on the devices of one width class.</summary>
 /// <param name="SlotCssPx">Width of the place at the class's reference width.</param>
-/// <param name="PxPerCssPx">Px in the cut for each CSS px of the slot: what people are shown ("1.6×").</param>
-/// <param name="Density">Px in the cut / (slot px × min(device ratio, 2)), reached or passed on 90 % of the
+/// <param name="PxPerCssPx">Px in the cut that count for each CSS px of the slot: what people are shown ("1.6×").</param>
+/// <param name="Density">Px in the cut that count / (slot px × min(device ratio, 2)), reached or passed on 90 % of the
 /// visits.</param>
 /// <param name="ExpectedBytes">Of the file the class's commonest device takes.</param>
 /// <param name="SharpFromPx">The smallest width of a cut that would be sharp here, source px.</param>
@@ -48,24 +48,19 @@ public sealed record Fit(
         var devices = DevicesOf(c, style.Devices, style.Classes);
         var referenceSlot = slot.At(style.Classes.ReferencePx[c]);
         var neededPx = Quantile(devices, d => NeededPx(slot, d));
-        var density = cut.Width / neededPx;
+        var counted = picture.CountedPxOf(cut);
+        var density = counted / neededPx;
         var word = WordFor(density);
-        // The shape is kept: without the cut, the source's own width is what the place could draw on.
         var reason =
-            word != FitWord.Sharp
-                ? (
-                    cut.Width < picture.Size.Width && WordFor(picture.Size.Width / neededPx) == FitWord.Sharp
-                        ? FitReason.CutTooTight
-                        : FitReason.FileTooSmall
-                )
-            : picture.Sharpness < PictureFacts.BlurredBelow ? FitReason.Blurred
-            : FitReason.None;
-        if (reason == FitReason.Blurred)
-            word = FitWord.Soft;
+            word == FitWord.Sharp ? FitReason.None
+            : WordFor(cut.Width / neededPx) == FitWord.Sharp ? FitReason.Blurred
+            // The shape is kept: without the cut, the source's own width is what the place could draw on.
+            : WordFor(picture.Size.Width * picture.ShareOfPx / neededPx) == FitWord.Sharp ? FitReason.CutTooTight
+            : FitReason.FileTooSmall;
         var common = devices.MaxBy(d => d.Share)!;
         return new Fit(
             referenceSlot,
-            cut.Width / Math.Max(1, referenceSlot),
+            counted / Math.Max(1, referenceSlot),
             density,
             word,
             reason,
@@ -73,7 +68,7 @@ public sealed record Fit(
                 .BytesOf(picture, cut)
                 .At(Forecast.Take(ladderPx, slot.At(common.ViewportCssPx), common.PixelRatio)),
             SharpFromPxFor(neededPx),
-            cut.Width / SharpFrom / Quantile(devices, d => Math.Min(d.PixelRatio, MaxRatio))
+            counted / SharpFrom / Quantile(devices, d => Math.Min(d.PixelRatio, MaxRatio))
         );
     }
 

@@ -17,7 +17,7 @@ public enum FitReason
     [JsonStringEnumMemberName("cutTooTight")]
     CutTooTight,
 
-    /// <summary>There are px enough, but the picture itself is blurred.</summary>
+    /// <summary>There are px enough, but the picture is so blurred that they show too little.</summary>
     [JsonStringEnumMemberName("blurred")]
     Blurred,
 }

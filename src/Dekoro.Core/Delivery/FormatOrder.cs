@@ -4,6 +4,12 @@ namespace Dekoro.Core.Delivery;
 public static class FormatOrder
 {
     /// <summary>
+    /// Whether a page goes public without waiting for files of a format, and is joined by them afterwards: what is
+    /// slow to make holds nobody up.
+    /// </summary>
+    public static bool JoinsLater(OutputFormat format) => format == OutputFormat.Avif;
+
+    /// <summary>
     /// The lightest first; what is no lighter than the format every browser reads is left out.
     /// </summary>
     /// <param name="formats">The one every browser reads last.</param>

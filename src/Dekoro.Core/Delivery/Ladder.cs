@@ -37,6 +37,7 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
     /// <summary>The least K widths with which every place is within <see cref="WantedRatio"/>, at most eight.</summary>
     /// <param name="places">The demands of each place of this picture in this cut; at least one place.</param>
     /// <param name="bytes">Expected bytes of a file of a width.</param>
+    /// <param name="counts">How many places each of them stands for; null for one.</param>
     /// <remarks>
     /// For a given K the expected bytes Σ share·bytes(smallest chosen ≥ demand) are least when neighbours are served by
     /// their maximum: an exact dynamic programme over the n distinct demands, O(K·n²). Places count equally, each
@@ -45,11 +46,15 @@ public sealed record Ladder(ImmutableArray<int> WidthsPx, double WorstRatio)
     /// above.
     /// </remarks>
     /// <exception cref="ArgumentException">No place.</exception>
-    public static Ladder Choose(IReadOnlyList<ImmutableArray<Demand>> places, BytesModel bytes)
+    public static Ladder Choose(
+        IReadOnlyList<ImmutableArray<Demand>> places,
+        BytesModel bytes,
+        IReadOnlyList<int>? counts = null
+    )
     {
         if (places.Count == 0)
             throw new ArgumentException("A ladder is made for at least one place.", nameof(places));
-        var ratios = LadderRatios.Of(places, bytes);
+        var ratios = LadderRatios.Of(places, bytes, counts);
         var most = Math.Min(MaxWidths, ratios.DemandsPx.Length);
         var table = LadderTable.Of(ratios, most);
         for (var k = 1; k <= most; k++)

@@ -11,13 +11,18 @@ namespace Dekoro.Core.Delivery;
 /// <param name="Bytes">Of a file as wide as each demand.</param>
 /// <param name="Sums">For each place, the shares / its exact-size bytes of the demands before the one with this number;
 /// n + 1 long.</param>
-internal sealed record LadderRatios(int[] DemandsPx, double[] Bytes, double[][] Sums)
+/// <param name="Counts">How many places want just the same, for each of them.</param>
+internal sealed record LadderRatios(int[] DemandsPx, double[] Bytes, double[][] Sums, int[] Counts)
 {
-    public static LadderRatios Of(IReadOnlyList<ImmutableArray<Demand>> places, BytesModel bytes)
+    public static LadderRatios Of(
+        IReadOnlyList<ImmutableArray<Demand>> places,
+        BytesModel bytes,
+        IReadOnlyList<int>? counts = null
+    )
     {
         var demandsPx = places.SelectMany(p => p.Select(d => d.WidthPx)).Distinct().Order().ToArray();
         var bytesOf = Array.ConvertAll(demandsPx, px => bytes.At(px));
-        return new(demandsPx, bytesOf, [.. places.Select(SumsOf)]);
+        return new(demandsPx, bytesOf, [.. places.Select(SumsOf)], [.. counts ?? [.. places.Select(_ => 1)]]);
 
         double[] SumsOf(ImmutableArray<Demand> place)
         {

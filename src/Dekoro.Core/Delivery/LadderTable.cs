@@ -11,10 +11,10 @@ internal sealed class LadderTable(int count, int[][] previous)
     {
         var n = ratios.DemandsPx.Length;
         var sum = new double[n + 1];
-        foreach (var place in ratios.Sums)
+        foreach (var (place, count) in ratios.Sums.Zip(ratios.Counts))
         {
             for (var i = 1; i <= n; i++)
-                sum[i] += place[i];
+                sum[i] += count * place[i];
         }
         var cost = new double[rounds + 1][];
         var previous = new int[rounds + 1][];

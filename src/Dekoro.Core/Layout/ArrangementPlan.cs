@@ -210,7 +210,7 @@ public sealed record ArrangementPlan(
                 (p is null ? f.Cut.Shape ?? AspectRatio.Usual : Placed.CutOf(f.Cut, p).Shape).Value
             )
             .ToList();
-        var own = pictures.Select(p => p?.Size.Width ?? UsualPx).ToList();
+        var own = pictures.Select(p => set.Gallery.OwnPx(p?.Size.Width ?? UsualPx)).ToList();
         var below =
             set.Kind == ArrangementKind.Gallery && set.Gallery.Captions == CaptionPlace.Below
                 ? TypeScale.CaptionSpacePx + set.Gallery.CaptionLines * TypeScale.Caption.LinePx

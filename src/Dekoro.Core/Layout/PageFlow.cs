@@ -17,6 +17,12 @@ public sealed class PageFlow
     /// <summary>Bar, title and the space around them, CSS px.</summary>
     private const double HeadPx = 190;
 
+    /// <summary>The bar alone, CSS px.</summary>
+    public const double BarPx = 56;
+
+    /// <summary>The space above the pieces of a page, CSS px.</summary>
+    private const double ColumnPaddingPx = 40;
+
     private readonly List<Laid> _laid = [];
     private string? _over;
     private double _until;
@@ -52,10 +58,13 @@ public sealed class PageFlow
     {
         var flow = new PageFlow(layout, c, pictureOf, setOf) { _until = untilPx };
         var column = layout.Column.At(flow._viewport);
+        var (top, pieces) = page.Blocks is [BandBlock { IsBanner: true } banner, .. var own]
+            ? (flow.Banner(banner), own)
+            : (HeadPx, page.Blocks);
         flow.Stack(
-            page.Blocks,
+            pieces,
             Setting.Column,
-            new BoxPx((flow._viewport - column) / 2, HeadPx, column, 0),
+            new BoxPx((flow._viewport - column) / 2, top, column, 0),
             HorizontalAlign.Left,
             null
         );
@@ -68,15 +77,16 @@ public sealed class PageFlow
     private double Stack(IEnumerable<Block> blocks, Setting setting, BoxPx room, HorizontalAlign across, double? cell)
     {
         var at = new Standpoint(room.Top, 0, 0);
-        var (space, first, afterBand) = (0.0, true, false);
+        var (space, first, before) = (0.0, true, (Block?)null);
         foreach (var block in blocks.Where(IsSeen).Select(b => b is FigureBlock one ? one.On(_class) : b))
         {
             // Only between the pieces of the page: how high a band is takes all that stands in it.
             if (setting == Setting.Column && at.Y > _until)
                 break;
             var style = TypeScale.Of(block, _layout.Style, setting);
-            var isJoined = first || (afterBand && block is BandBlock);
-            at = at with { Y = at.Y + (isJoined ? 0 : Math.Max(space, style.BeforePx)) };
+            var isJoined = first || (before is BandBlock && block is BandBlock);
+            var above = before is ParagraphBlock { IsSmall: true } ? 0 : style.BeforePx;
+            at = at with { Y = at.Y + (isJoined ? 0 : Math.Max(space, above)) };
             if (block is FigureBlock figure && _layout.BesideOf(figure)[_class] && cell is null)
                 (at, space) = (Beside(figure, at, setting, room.Left), 0);
             else
@@ -87,7 +97,7 @@ public sealed class PageFlow
                     },
                     IsPlaced(block) ? TypeScale.BetweenPx(setting) : style.AfterPx
                 );
-            (first, afterBand) = (false, block is BandBlock);
+            (first, before) = (false, block);
         }
         return Math.Max(at.Y, at.FloatUntil);
     }
@@ -141,18 +151,26 @@ public sealed class PageFlow
         }
     }
 
+    /// <returns>Where the page's own pieces begin below it.</returns>
+    private double Banner(BandBlock banner)
+    {
+        var holdsTitle = banner.Blocks.Any(b => b is HeadingBlock { Level: ResolvedPage.PageTitleLevel });
+        return Band(banner, BarPx) + (holdsTitle ? ColumnPaddingPx : HeadPx - BarPx);
+    }
+
     private double Band(BandBlock band, double top)
     {
         var (at, padding) = (_laid.Count, PageLayout.BandPaddingPx);
         var column = _layout.Column.At(_viewport);
+        var here = band.On(_class);
         _over = band.Id;
         var inside =
-            Stack(band.Blocks, Setting.Band, new((_viewport - column) / 2, top + padding, column, 0), band.Across, null)
+            Stack(here.Blocks, Setting.Band, new((_viewport - column) / 2, top + padding, column, 0), here.Across, null)
             - top
             - padding;
         _over = null;
         var height = Math.Max(band.LeastHeightPx[_class], inside + 2 * padding);
-        MoveDown(at, _laid.Count, band.Down, height - inside - 2 * padding);
+        MoveDown(at, _laid.Count, here.Down, height - inside - 2 * padding);
         _laid.Insert(at, new(band, new(0, top, _viewport, height), null, [], null));
         return top + height;
     }

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Collections.Immutable;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
 using Dekoro.Core.Delivery;
@@ -137,6 +138,17 @@ public sealed class PageLayout
             figure.Size is not FigureSize.ByRole { Role: SizeRole.Column } && figure.Side != HorizontalAlign.Centre;
         return new(takesSide, takesSide && leavesRoom);
     }
+
+    /// <summary>Sizes that come out as this one on a class of screen: choosing between them changes nothing.</summary>
+    /// <returns>This one among them; empty for one that is no role.</returns>
+    public ImmutableArray<SizeRole> SameSizesOn(FigureSize size, WidthClass c) =>
+        size is FigureSize.ByRole { Role: var own } && !BreaksOut(size)
+            ?
+            [
+                .. Enum.GetValues<SizeRole>()
+                    .Where(r => !BreaksOut(new FigureSize.ByRole(r)) && InColumn(r)[c] == InColumn(own)[c]),
+            ]
+            : [];
 
     /// <summary>Whether a figure of this size may stand wider than the column of text.</summary>
     public bool BreaksOut(FigureSize size) =>

@@ -30,7 +30,7 @@ public sealed record Placement(
             (FigureSize.Behind { Repeats: true }, _) => SlotWidth.Of(Placed.TilePx(picture).Width),
             (FigureSize.InLine, _) => Box.Cap(InLinePx * picture.Size.Shape.Value),
             (_, { } heights) => SlotWidth.PerClass(
-                heights.Select((_, height) => Box.AtLeast(height * picture.Size.Shape.Value)),
+                heights.Select((c, height) => On[c] ? Box.AtLeast(height * picture.Size.Shape.Value) : SlotWidth.None),
                 Layout.Style.Classes
             ),
             _ => Box,

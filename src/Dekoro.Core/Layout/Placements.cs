@@ -18,9 +18,29 @@ internal sealed class Placements(PageLayout layout, LaidPage page)
                 ? columns.Cells.SelectMany(cell => Behind(cell, slot).Concat(InCell(cell, Inside(slot, cell))))
                 : [],
             ResolvedArrangement set => page.SetOf(set) is { } plan ? plan.Placements : [],
-            BandBlock band => Behind(band, layout.Page).Concat(band.Blocks.SelectMany(one => Of(one, Setting.Band))),
+            BandBlock band => Behind(band, layout.Page).Concat(band.Blocks.SelectMany(one => InBand(band, one))),
             _ => InLines(block, layout.Column, setting),
         };
+
+    /// <summary>A line that is left out at a width takes its pictures along.</summary>
+    private IEnumerable<Placement> InBand(BandBlock band, Block piece)
+    {
+        var on = new PerClass<int>().Select((c, _) => !band.IsLeftOut(piece, c));
+        return WidthClasses.All.All(c => on[c])
+            ? Of(piece, Setting.Band)
+            : Of(piece, Setting.Band)
+                .Where(_ => WidthClasses.All.Any(c => on[c]))
+                .Select(stands =>
+                    stands with
+                    {
+                        On = on,
+                        Box = SlotWidth.PerClass(
+                            on.Select((_, isOn) => isOn ? stands.Box : SlotWidth.None),
+                            layout.Style.Classes
+                        ),
+                    }
+                );
+    }
 
     private IEnumerable<Placement> InCell(CellBlock cell, SlotWidth slot) =>
         cell.Blocks.SelectMany(one =>
@@ -43,11 +63,15 @@ internal sealed class Placements(PageLayout layout, LaidPage page)
             ? block
                 .Followers.Select(f => f.Figure)
                 .Prepend(behind)
-                .Select(figure => new Placement(figure, layout, new(true, true, true), slot, page.HeightsOf(block.Id)))
+                .SelectMany(figure => StandsOf(figure, _ => slot, page.HeightsOf(block.Id)))
             : [];
 
     // One for each picture and cut that the figure shows on one class of screen or another, the widest first.
-    private IEnumerable<Placement> StandsOf(FigureBlock figure, Func<FigureBlock, SlotWidth> slotOf)
+    private IEnumerable<Placement> StandsOf(
+        FigureBlock figure,
+        Func<FigureBlock, SlotWidth> slotOf,
+        PerClass<double>? coveredPx = null
+    )
     {
         var framePx = layout.Style.LookOf(figure.FrameStyle).FramePx;
         var shown = WidthClasses
@@ -66,7 +90,7 @@ internal sealed class Placements(PageLayout layout, LaidPage page)
                     on.Select((c, isOn) => isOn ? slotOf(byClass[c]).Framed(framePx) : SlotWidth.None),
                     layout.Style.Classes
                 ),
-                null
+                coveredPx
             );
         }
     }

@@ -10,7 +10,7 @@ public static class Marks
             yield return Mark.NoAlt;
         if (FileNames.SaysNothing(picture.Metadata.Title))
             yield return Mark.FileNameAsTitle;
-        if (!picture.IsVector && picture.Sharpness < PictureFacts.BlurredBelow)
+        if (picture.IsBlurred)
             yield return Mark.Soft;
     }
 }

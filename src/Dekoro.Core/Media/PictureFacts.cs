@@ -5,7 +5,7 @@ namespace Dekoro.Core.Media;
 /// <summary>What the computation knows of a picture: measured once, when it comes in.</summary>
 /// <param name="Size">As seen, orientation and edits applied.</param>
 /// <param name="Bytes">Expected bytes of a WebP of the whole picture, by width.</param>
-/// <param name="Sharpness">Variance of the Laplacian over contrast on a 512 px copy; null until measured.</param>
+/// <param name="EdgePx">Width of its sharpest edges, px; 0 where it has too few to tell, null until measured.</param>
 /// <param name="Keep">Keep area, drawn or guessed; null where there is none yet.</param>
 /// <param name="Edition">Number of the version in use; 0 is the original.</param>
 public sealed record PictureFacts(
@@ -13,16 +13,29 @@ public sealed record PictureFacts(
     PictureFile File,
     PixelSize Size,
     BytesModel Bytes,
-    double? Sharpness,
+    double? EdgePx,
     FocalRegion? Keep,
     PictureMetadata Metadata,
     int Edition = 0
 )
 {
-    /// <summary>
-    /// Below this normalised Laplacian variance a picture counts as blurred (Imaging measures, Core judges).
-    /// </summary>
-    public const double BlurredBelow = 0.03;
+    /// <summary>Width of the edges of a file that is well focused, px (Imaging measures, Core judges).</summary>
+    public const double FocusedEdgePx = 2.5;
+
+    /// <summary>From this width of its sharpest edges a picture counts as blurred: half of its px count.</summary>
+    public const double BlurredFromEdgePx = 2 * FocusedEdgePx;
+
+    /// <summary>Blur is a loss of px: of those across the picture, the share that shows anything.</summary>
+    public double ShareOfPx => !IsVector && EdgePx is > FocusedEdgePx and var px ? FocusedEdgePx / px : 1;
+
+    /// <summary>Px across a cut of it that count.</summary>
+    public double CountedPxOf(Cut cut) => cut.Width * ShareOfPx;
+
+    /// <summary>Whether blur limits it in most places.</summary>
+    public bool IsBlurred => !IsVector && EdgePx >= BlurredFromEdgePx;
+
+    /// <summary>The keep area was drawn by a person, and is no guess.</summary>
+    public bool IsKeepDrawn { get; init; }
 
     /// <inheritdoc cref="PictureFile.Name"/>
     public string FileName => File.Name;

@@ -7,4 +7,6 @@ namespace Dekoro.Core.Planning;
 /// it.</param>
 /// <param name="Contrast">Of the words that are worst off; null where there are none, or the picture is not
 /// measured.</param>
-public sealed record BackdropOnClass(double HeightCssPx, string? Position, Contrast? Contrast);
+/// <param name="KeepUnderWords">How much of what has to be seen of the picture behind lies under words, as a share;
+/// 0 where nobody said what has to be.</param>
+public sealed record BackdropOnClass(double HeightCssPx, string? Position, Contrast? Contrast, double KeepUnderWords);

@@ -4,6 +4,7 @@ using Dekoro.Core.Colour;
 using Dekoro.Core.Content;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
+using Dekoro.Core.Media;
 using Dekoro.Core.Responsive;
 
 namespace Dekoro.Core.Planning;
@@ -35,14 +36,17 @@ public sealed record BackdropPlan(
     {
         var (ground, first) = (block.Backdrop, behind.FirstOrDefault(f => f.Block.Id == block.FigureId));
         var boxes = new PerClass<int>().Select((c, _) => page.BoxOf(block.Id, c));
-        var under = boxes.Select((c, box) => UnderWords(page.Within(block.Id, c), block, box, behind, gridOf, layout));
+        var under = boxes.Select(
+            (c, _) => UnderWords(page, block, c, behind, gridOf, Srgb.Parse(layout.Style.Colours.Paper))
+        );
         var words = WordsOf(ground.Tone, layout);
         var on = boxes.Select(
             (c, box) =>
                 new BackdropOnClass(
                     box.Height,
-                    first is null ? null : PositionOf(first, block, box),
-                    Readability.Of(under[c], words, ground.Tint, ground.TintStrength[c])
+                    first is null ? null : PositionOf(first, block, c, box),
+                    Readability.Of(under[c], words, ground.Tint, ground.TintStrength[c]),
+                    first is null ? 0 : KeepUnder(page, first, block, c)
                 )
         );
         var isHardToRead = WidthClasses.All.Any(c => on[c].Contrast is { IsEnough: false });
@@ -56,7 +60,7 @@ public sealed record BackdropPlan(
                     .Select(f => new Follower(
                         f,
                         stays[f.Block.Id],
-                        boxes.Select((_, box) => PositionOf(f, block, box))
+                        boxes.Select((c, box) => PositionOf(f, block, c, box))
                     )),
             ],
         };
@@ -64,38 +68,63 @@ public sealed record BackdropPlan(
 
     /// <summary>What lies under its words; under every picture that comes to stand there.</summary>
     private static ImmutableArray<WordsGround> UnderWords(
-        IEnumerable<Laid> pieces,
+        LaidPage page,
         BackdropBlock block,
-        BoxPx box,
+        WidthClass c,
         ImmutableArray<FigurePlan> behind,
         Func<string, ColourGrid?> gridOf,
-        PageLayout layout
+        Srgb paper
     )
     {
-        var said = pieces.Where(l => l.Over == block.Id && !l.Lines.IsEmpty).ToList();
-        var colour = block.Backdrop.Colour ?? Srgb.Parse(layout.Style.Colours.Paper);
+        var (box, colour) = (page.BoxOf(block.Id, c), block.Backdrop.Colour ?? paper);
+        var said = page.Within(block.Id, c).Where(l => l.Over == block.Id && !l.Lines.IsEmpty).ToList();
         return behind.All(f => f.Block.Id != block.FigureId)
             ? [.. said.Select(l => SampledWords.OnColour(l, colour))]
             :
             [
                 .. behind.SelectMany(f =>
-                    gridOf(f.Main.Picture.Id) is { } grid
+                    PictureOn(f, c) is var picture && gridOf(picture.Id) is { } grid
                         ? said.Select(l =>
-                            new SampledPicture(f.Main.Picture, WindowOf(f, block, box), grid, colour, box).Under(l)
+                            new SampledPicture(picture, WindowOf(picture, block, c, box), grid, colour, box).Under(l)
                         )
                         : []
                 ),
             ];
     }
 
+    private static PictureFacts PictureOn(FigurePlan figure, WidthClass c) => (figure.On(c) ?? figure.Main).Picture;
+
     /// <summary>The part of a picture that fills a box; null where it is laid out in tiles.</summary>
-    private static Cut? WindowOf(FigurePlan figure, BackdropBlock block, BoxPx box) =>
+    private static Cut? WindowOf(PictureFacts picture, BackdropBlock block, WidthClass c, BoxPx box) =>
         block.Backdrop.Repeats
             ? null
-            : Cut.To(AspectRatio.Of(box.Width, box.Height), figure.Main.Picture.Size, figure.Main.Picture.KeepOrMiddle);
+            : Cut.To(
+                AspectRatio.Of(box.Width, box.Height),
+                picture.Size,
+                block.KeepOn(c, picture.Id) ?? picture.KeepOrMiddle
+            );
 
-    private static string? PositionOf(FigurePlan figure, BackdropBlock block, BoxPx box) =>
-        WindowOf(figure, block, box)?.ObjectPosition(figure.Main.Picture.Size);
+    /// <summary>How much of what has to be seen lies under lines of words; 0 where nobody said what.</summary>
+    private static double KeepUnder(LaidPage page, FigurePlan figure, BackdropBlock block, WidthClass c)
+    {
+        var (pieces, box) = (page.Within(block.Id, c), page.BoxOf(block.Id, c));
+        var picture = PictureOn(figure, c);
+        var drawn = block.KeepOn(c, picture.Id) ?? (picture.IsKeepDrawn ? picture.Keep : null);
+        if (drawn is not { } keep || WindowOf(picture, block, c, box) is not { } window)
+            return 0;
+        var (perX, perY) = (box.Width / window.Width, box.Height / window.Height);
+        var area = new BoxPx(
+            box.Left + (keep.X * picture.Size.Width - window.X) * perX,
+            box.Top + (keep.Y * picture.Size.Height - window.Y) * perY,
+            keep.Width * picture.Size.Width * perX,
+            keep.Height * picture.Size.Height * perY
+        );
+        var covered = pieces.Where(l => l.Over == block.Id).SelectMany(l => l.Lines).Sum(line => line.SharedWith(area));
+        return covered / (area.Width * area.Height);
+    }
+
+    private static string? PositionOf(FigurePlan figure, BackdropBlock block, WidthClass c, BoxPx box) =>
+        PictureOn(figure, c) is var picture ? WindowOf(picture, block, c, box)?.ObjectPosition(picture.Size) : null;
 
     /// <summary>
     /// Of the words over all slides those that are worst off, on each class of screen; null where none stand over a

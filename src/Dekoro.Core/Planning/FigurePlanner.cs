@@ -87,9 +87,20 @@ public static class FigurePlanner
         );
     }
 
-    /// <summary>The widths of a cut that serve all these slots.</summary>
-    public static Ladder LadderOf(PictureFacts picture, Cut cut, IEnumerable<SlotWidth> slots, DeviceProfile devices) =>
-        Ladder.Choose([.. slots.Select(s => Ladder.DemandsOf(s, devices, cut.Width))], Forecast.BytesOf(picture, cut));
+    /// <summary>The widths of a cut that serve all these slots, in whatever order they are told.</summary>
+    /// <remarks>
+    /// A logo stands alike on a thousand pages: what is the same is worked out once and counted. Sums of doubles hang
+    /// on their order, so that there is one.
+    /// </remarks>
+    public static Ladder LadderOf(PictureFacts picture, Cut cut, IEnumerable<SlotWidth> slots, DeviceProfile devices)
+    {
+        var alike = slots.GroupBy(s => s).OrderBy(s => s.Key, SlotWidth.Order).ToList();
+        return Ladder.Choose(
+            [.. alike.Select(s => Ladder.DemandsOf(s.Key, devices, cut.Width))],
+            Forecast.BytesOf(picture, cut),
+            [.. alike.Select(s => s.Count())]
+        );
+    }
 
     private static PlannedCut CutOf(FigureBlock figure, Place place, IEnumerable<SlotWidth> slots, PlanFacts facts)
     {

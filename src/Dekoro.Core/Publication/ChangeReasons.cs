@@ -22,7 +22,9 @@ public static class ChangeReasons
         ("style", Style),
     ];
 
-    /// <param name="then">JSON as <c>PlanningContext.ContentOf</c> writes it; a day may follow it.</param>
+    /// <param name="then">
+    /// JSON as <c>PlanningContext.ContentOf</c> writes it; banners may stand before it, and a day follow it.
+    /// </param>
     /// <param name="now">The same as it stands now.</param>
     /// <returns>Parts of a sentence; none where nothing is told apart.</returns>
     public static ImmutableArray<string> Between(string then, string now)
@@ -32,12 +34,15 @@ public static class ChangeReasons
         [
             .. Parts.Where(p => !JsonNode.DeepEquals(was.Content[p.Part], isNow.Content[p.Part])).Select(p => p.Reason),
             .. was.Day == isNow.Day ? Array.Empty<string>() : ["its date"],
+            .. was.Banners == isNow.Banners ? Array.Empty<string>() : ["its banners"],
         ];
     }
 
-    private static (JsonNode Content, string Day) Split(string content)
+    private static (JsonNode Content, string Day, string Banners) Split(string content)
     {
+        // Banners stand before the rest, as a list; the day follows it.
+        var begins = content.StartsWith('[') ? content.IndexOf("]{\"title\"", StringComparison.Ordinal) + 1 : 0;
         var end = content.LastIndexOf('}') + 1;
-        return (JsonNode.Parse(content[..end]) ?? new JsonObject(), content[end..]);
+        return (JsonNode.Parse(content[begins..end]) ?? new JsonObject(), content[end..], content[..begins]);
     }
 }

@@ -8,6 +8,8 @@ public static class MenuChanges
     /// <returns>A part of a sentence for each line that comes, goes or changes; none where both are the same.</returns>
     public static ImmutableArray<string> Between(IReadOnlyList<MenuLine> before, IReadOnlyList<MenuLine> now)
     {
+        if (before.SequenceEqual(now))
+            return [];
         var (old, fresh) = (before.ToDictionary(l => l.PageId), now.ToDictionary(l => l.PageId));
         var stays = now.Where(l => old.ContainsKey(l.PageId)).ToList();
         ImmutableArray<string> changes =

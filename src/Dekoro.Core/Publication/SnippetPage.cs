@@ -19,6 +19,9 @@ public static class SnippetPage
     /// <summary>No page that people write has an underscore in its address.</summary>
     public static string PathOf(string arrangementId) => "shown_/" + arrangementId;
 
+    /// <summary>Names the page of an arrangement.</summary>
+    public static string IdOf(string arrangementId) => "shown-" + arrangementId;
+
     /// <summary>Whether a path is that of an arrangement shown elsewhere.</summary>
     public static bool IsPath(string path) => path.StartsWith("shown_/", StringComparison.Ordinal);
 
@@ -26,7 +29,7 @@ public static class SnippetPage
     public static ResolvedPage PageOf(Arrangement set)
     {
         var alone = new Document([new ResolvedArrangement(BlockId, set, SizeRole.Edge)]);
-        return ResolvedPage.Of("shown-" + set.Id, new(set.Name, PathOf(set.Id), "", alone), _ => null) with
+        return ResolvedPage.Of(IdOf(set.Id), new(set.Name, PathOf(set.Id), "", alone), _ => null) with
         {
             IsBare = true,
         };

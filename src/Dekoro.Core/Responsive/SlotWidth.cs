@@ -110,6 +110,18 @@ public sealed class SlotWidth : IEquatable<SlotWidth>
     /// <inheritdoc/>
     public override bool Equals(object? obj) => Equals(obj as SlotWidth);
 
+    /// <summary>Puts slots into some order, always the same.</summary>
+    public static Comparer<SlotWidth> Order { get; } =
+        Comparer<SlotWidth>.Create(
+            (one, other) =>
+                one.Segments.Length != other.Segments.Length
+                    ? one.Segments.Length.CompareTo(other.Segments.Length)
+                    : one.Segments.Zip(other.Segments, Compare).FirstOrDefault(order => order != 0)
+        );
+
+    private static int Compare(Segment a, Segment b) =>
+        (a.FromPx, a.Length.A, a.Length.B).CompareTo((b.FromPx, b.Length.A, b.Length.B));
+
     /// <inheritdoc/>
     public override int GetHashCode() => Segments.Aggregate(0, HashCode.Combine);
 

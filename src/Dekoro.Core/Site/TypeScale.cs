@@ -25,14 +25,14 @@ public static class TypeScale
     public static TextStyle Text(SiteStyle style, Setting setting) =>
         new(style.TextPx, style.LineHeight, 400, false, 0, BetweenPx(setting));
 
-    /// <param name="level">2 to 4.</param>
+    /// <param name="level">2 to 4; in a band that holds the page's title 1 too, set as 2.</param>
     public static TextStyle Heading(int level, Setting setting)
     {
         var after = BetweenPx(setting);
         return (setting, level) switch
         {
             (Setting.Cell, _) => new(20, 1.15, 500, false, 0, after, true),
-            (Setting.Band, 2) => new(36, 1.15, 500, false, 36, after, true),
+            (Setting.Band, 1 or 2) => new(36, 1.15, 500, false, 36, after, true),
             (_, 2) => new(26, 1.15, 500, false, 36, after, true),
             (_, 3) => new(20, 1.15, 500, false, 28, after, true),
             _ => new(17, 1.15, 700, false, 28, after, true),
@@ -42,10 +42,13 @@ public static class TypeScale
     /// <summary>Round the words of a button, CSS px.</summary>
     public const double ButtonInlinePx = 20,
         ButtonBlockPx = 10,
-        ButtonLinePx = 1.5;
+        ButtonLinePx = 1;
 
     /// <summary>The words of a button.</summary>
     public static TextStyle Button(Setting setting) => new(16, 1.4, 600, false, 0, BetweenPx(setting));
+
+    /// <summary>A small line above a title.</summary>
+    public static TextStyle Small => new(15, 1.4, 600, false, 0, 6);
 
     /// <summary>Between a picture and its caption, CSS px.</summary>
     public const double CaptionSpacePx = 6;
@@ -75,6 +78,7 @@ public static class TypeScale
         {
             HeadingBlock h => Heading(h.Level, setting),
             ButtonBlock => Button(setting),
+            ParagraphBlock { IsSmall: true } => Small,
             _ => Text(style, setting),
         };
 

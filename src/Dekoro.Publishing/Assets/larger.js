@@ -154,6 +154,16 @@ dialog.addEventListener('close', () => {
   // To the picture that was seen last, so that the page goes on there.
   (set[at] ?? came)?.focus();
 });
+// A mouse has no way of its own to move what is zoomed; a finger has.
+let held = null;
+figure.addEventListener('pointerdown', (event) => {
+  if (event.pointerType !== 'mouse' || event.button !== 0 || !figure.classList.contains('zoomed')) return;
+  held = [event.clientX + figure.scrollLeft, event.clientY + figure.scrollTop];
+  figure.setPointerCapture(event.pointerId);
+});
+figure.addEventListener('pointermove', (event) => held && figure.scrollTo(held[0] - event.clientX, held[1] - event.clientY));
+for (const kind of ['pointerup', 'pointercancel']) figure.addEventListener(kind, () => (held = null));
+image.draggable = false;
 addEventListener('popstate', () => dialog.open && dialog.close());
 // An address that was shared, or the part in which a gallery goes on.
 const [, how, name] = location.hash.match(/^#(view|onward|back|play)-(.+)$/) ?? [];

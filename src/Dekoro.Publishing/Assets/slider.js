@@ -105,6 +105,9 @@ function start(set) {
     bar.hidden = sides.hidden = many < 2;
     for (const one of again) one.hidden = many < 2;
     at = Math.min(at, many - 1);
+    // A swipe stops where the arrows do, too.
+    const firsts = new Set(stops());
+    for (const [i, one] of [...slides, ...again].entries()) one.style.scrollSnapAlign = firsts.has(i % slides.length) ? '' : 'none';
     [before.disabled, after.disabled] = [!loops && at === 0, !loops && at === many - 1];
     const home = here(inside) ? sides : bar;
     if (marks.parentNode !== home) home === bar ? told.before(marks) : home.append(marks);

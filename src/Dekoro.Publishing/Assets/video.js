@@ -1,4 +1,4 @@
-// On pages with a hosted video, one that starts itself, or one or several pictures that move behind words. Without it a still leads to the video's own page, and nothing moves.
+// On pages with a video, or one or several pictures that move behind words. Without it a still leads to the video's own page, the browser's bar starts a film, and nothing else moves.
 for (const link of document.querySelectorAll('a[data-player]')) {
   link.addEventListener('click', (event) => {
     if (event.ctrlKey || event.metaKey || event.shiftKey) return;
@@ -14,6 +14,28 @@ for (const link of document.querySelectorAll('a[data-player]')) {
     link.replaceWith(frame);
     frame.focus();
   });
+}
+// A press anywhere on a film's still starts it. One without a bar goes on being pressed.
+for (const film of document.querySelectorAll('.film > video:not([autoplay])')) {
+  const start = document.createElement('button');
+  const say = () => {
+    start.classList.toggle('plays', !film.paused);
+    start.setAttribute('aria-label', `${film.paused ? 'Play' : 'Pause'}: ${film.getAttribute('aria-label')}`);
+  };
+  start.className = 'start';
+  start.type = 'button';
+  start.addEventListener('click', () => (film.paused ? film.play().catch(() => {}) : film.pause()));
+  film.controls = false;
+  film.addEventListener('pause', say);
+  film.addEventListener('play', () => {
+    say();
+    if ('bare' in film.dataset) return;
+    film.controls = true;
+    start.remove();
+    film.focus();
+  });
+  say();
+  film.after(start);
 }
 // Nor does anything move where the page is shown in small inside another, as in the tool's own lists.
 const wantsStill = self !== top || matchMedia('(prefers-reduced-motion: reduce)').matches || navigator.connection?.saveData;

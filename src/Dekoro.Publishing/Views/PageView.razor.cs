@@ -8,15 +8,17 @@ public partial class PageView
 {
     /// <summary>Other sites' players, films that start by themselves, and what moves behind words.</summary>
     private bool HasVideoScript =>
-        Model.Plan.Page.Document.Figures.Any(f =>
-            f.Video is VideoChoice.Hosted or VideoChoice.Own { StartsItself: true }
-        ) || Model.Plan.Grounds.Values.Any(g => g.Block.Backdrop.VideoId is not null || g.Followers.Length > 0);
+        Model.Plan.Page.Document.Figures.Any(f => f.Video is not null)
+        || Model.Plan.Grounds.Values.Any(g => g.Block.Backdrop.VideoId is not null || g.Followers.Length > 0);
 
     [Parameter, EditorRequired]
     public required PageModel Model { get; set; }
 
     [Parameter]
     public string StyleVersion { get; set; } = "";
+
+    /// <summary>Elsewhere a banner holds it, or the page stands in a frame.</summary>
+    private bool HasTitle => !Model.Plan.Page.IsBare && Model.Plan.Page.Banner is not { HoldsTitle: true };
 
     /// <summary>Of a post that has one.</summary>
     private DateOnly? Day =>

@@ -6,6 +6,7 @@ using Dekoro.Application.Ingest;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Site;
 using Dekoro.Core.Arrangements;
+using Dekoro.Core.Banners;
 using Dekoro.Core.Content;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Links;
@@ -24,7 +25,8 @@ internal static class DemoSite
         List<Page> Pages,
         string AddedBy,
         List<string>? OwnColumns,
-        Dictionary<string, ArrangementValues>? Arrangements
+        Dictionary<string, ArrangementValues>? Arrangements,
+        Dictionary<string, BannerValues>? Banners
     );
 
     /// <param name="Keep">Left, top, width and height, in fractions.</param>
@@ -93,6 +95,25 @@ internal static class DemoSite
                 clock.GetUtcNow(),
                 page.Date
             );
+        TakeInBanners(workspace, site.Banners ?? [], ids, clock.GetUtcNow());
+    }
+
+    private static void TakeInBanners(
+        Workspace workspace,
+        Dictionary<string, BannerValues> banners,
+        IReadOnlyDictionary<string, string> ids,
+        DateTimeOffset now
+    )
+    {
+        foreach (var (id, values) in banners.Where(b => workspace.Banners.Find(b.Key) is null))
+        {
+            var band = JsonNode.Parse(values.Band.GetRawText())!;
+            NameFiles(band, ids);
+            var reading = (values with { Band = JsonSerializer.SerializeToElement(band) }).Check(id);
+            var banner = reading.Banner ?? throw new InvalidDataException($"{id}: {reading.Sentence}");
+            workspace.Banners.Add(id, BannerValues.Of(banner).Write(), now);
+        }
+        workspace.Banners.PutInOrder([.. banners.Keys]);
     }
 
     private static string Written(string id, ArrangementValues values, IReadOnlyDictionary<string, string> ids)

@@ -68,7 +68,7 @@ internal static class ArrangementEndpoints
             );
         }
         if (
-            workspace.ArrangementStates.Find(id, state.Value) is not { } then
+            workspace.Arrangements.States.Find(id, state.Value) is not { } then
             || planning.AsItStood(id, then.Content) is not { } set
         )
             return Results.NotFound();
@@ -84,7 +84,7 @@ internal static class ArrangementEndpoints
 
     private static Ok<ArrangementList> List(Workspace workspace, PlanningContext planning)
     {
-        var used = planning.PagesByArrangement();
+        var used = planning.Used.Sets;
         return TypedResults.Ok(
             new ArrangementList([
                 .. workspace
@@ -157,15 +157,16 @@ internal static class ArrangementEndpoints
     )
     {
         // Its files are made for a page that is public.
-        if (!planning.PagesByArrangement()[set.Id].Any(p => p.Published is not null))
+        if (!planning.Used.Sets[set.Id].Any(p => p.Published is not null))
             return Problems.Of(
                 409,
                 "As HTML it shows the public site's files: put it on a page and publish that first."
             );
         var alone = new Document([new ArrangementBlock("set", set.Id, SizeRole.Wide)]);
         var page = planning.PageOf("out-" + set.Id, new(set.Name, "out", "", alone));
-        return await preview.MarkupAsync(page, "set", $"{site}/live/") is { } html
-            ? Results.Text(html, "text/html")
+        var root = $"{site}/live/";
+        return await preview.MarkupAsync(page, "set", root) is { } html
+            ? Results.Text(Readable.Alone(html, set.Name, planning.Frame().Language, root), "text/html")
             : Problems.Of(409, "There is nothing to take out: add pictures first.");
     }
 
@@ -193,7 +194,7 @@ internal static class ArrangementEndpoints
                 set.Name,
                 Pictures = set
                     .Shown.Where(i => facts.ContainsKey(i.AssetId))
-                    .Select(i => (Item: i, Picture: facts[i.AssetId]))
+                    .Select(i => (Item: i, Values: ItemValues.Of(i), Picture: facts[i.AssetId]))
                     .Select(p => new
                     {
                         File = $"{site}/media/original/{p.Picture.Id}",
@@ -202,6 +203,17 @@ internal static class ArrangementEndpoints
                         p.Picture.Metadata.Title,
                         Alt = FigurePlanner.AltOf(p.Item.Alt, p.Picture),
                         Caption = Placed.CaptionOf(set.CaptionOf(p.Item), p.Picture),
+                        p.Picture.Metadata.Credit,
+                        p.Values.LinkKind,
+                        p.Values.LinkTarget,
+                        TitleOver = p.Values.Title,
+                        WordsOver = p.Values.Text,
+                        p.Values.Button,
+                        p.Values.ButtonLink,
+                        p.Values.StayMs,
+                        p.Values.From,
+                        p.Values.Until,
+                        p.Values.Yearly,
                     }),
             }
         );

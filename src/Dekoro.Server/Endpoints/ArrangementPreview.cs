@@ -36,7 +36,7 @@ internal sealed class ArrangementPreview(Workspace workspace, PlanningContext pl
             facts.ToDictionary(f => f.Key, f => f.Value.Metadata),
             set.Items.Where(i => facts.ContainsKey(i.AssetId))
                 .ToDictionary(i => i.Id, i => ItemWords.Of(set, i, facts[i.AssetId])),
-            [.. planning.PagesByArrangement()[id].Select(p => new PageTitle(p.Id, p.Title))],
+            [.. planning.Used.Sets[id].Select(p => new PageTitle(p.Id, p.Title))],
             set.Uneven(
                 asset => facts.GetValueOrDefault(asset)?.Size,
                 plans.SelectMany(p => p.Sets.Values).FirstOrDefault() is { } shown

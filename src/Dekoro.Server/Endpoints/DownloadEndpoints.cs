@@ -30,7 +30,7 @@ internal static class DownloadEndpoints
 
     private static DownloadList List(Workspace workspace, PlanningContext planning, string? query = null)
     {
-        var (names, links) = (planning.DownloadNames(), planning.LinksByDownload());
+        var (names, links) = (planning.DownloadNames(), planning.Used.Files);
         return new([
             .. workspace
                 .Downloads.All()
@@ -53,9 +53,7 @@ internal static class DownloadEndpoints
             found.Facts.Type.Kind == DownloadKind.Text
                 ? await BeginningAsync(workspace.Files.PathOf(found.Sha256), stop)
                 : null;
-        return TypedResults.Ok(
-            new DownloadDetail(ItemOf(found, planning.DownloadNames(), planning.LinksByDownload()), text)
-        );
+        return TypedResults.Ok(new DownloadDetail(ItemOf(found, planning.DownloadNames(), planning.Used.Files), text));
     }
 
     private static Results<Ok<DownloadItem>, ProblemHttpResult> Change(
@@ -68,7 +66,7 @@ internal static class DownloadEndpoints
         Problems.VersionOf(request.Headers.IfMatch) is { } version
             ? changes
                 .Change(id, version, change)
-                .Answer(now => ItemOf(now, planning.DownloadNames(), planning.LinksByDownload()), change)
+                .Answer(now => ItemOf(now, planning.DownloadNames(), planning.Used.Files), change)
             : Problems.NoVersion();
 
     private static DownloadItem ItemOf(

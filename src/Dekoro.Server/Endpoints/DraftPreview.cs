@@ -3,8 +3,11 @@ using Dekoro.Application.Hosting;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
 using Dekoro.Application.Publication;
+using Dekoro.Core.Banners;
 using Dekoro.Core.Checks;
+using Dekoro.Core.Content;
 using Dekoro.Core.Delivery;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Links;
 using Dekoro.Core.Media;
@@ -12,6 +15,7 @@ using Dekoro.Core.Planning;
 using Dekoro.Core.Responsive;
 using Dekoro.Publishing;
 using Dekoro.Server.Contracts;
+using Dekoro.Storage;
 
 namespace Dekoro.Server.Endpoints;
 
@@ -43,7 +47,7 @@ public sealed class DraftPreview(
         return new(
             given.Add(page.Id, after, blocks, written),
             [
-                .. page.Document.Blocks.Select(b => new BlockResponse(
+                .. page.Pieces.Select(b => new BlockResponse(
                     b.Id,
                     blocks[b.Id] is var html && before?.Blocks.GetValueOrDefault(b.Id) == html ? null : html
                 )),
@@ -56,6 +60,24 @@ public sealed class DraftPreview(
             plan.Links.Where(l => l.Value.Link is Link.File)
                 .ToDictionary(l => l.Key, l => plan.Addresses.FileById[((Link.File)l.Value.Link!).FileId].Facts)
         );
+    }
+
+    /// <summary>How a banner comes out at the top of a page.</summary>
+    public BannerLook LookOf(PageRow row, Banner banner)
+    {
+        var page = planning.PageWith(row, banner);
+        var plan = PagePlanner.Plan(page, planning.Facts(page));
+        var within = page.Top is { } top ? Walk.Over([top]).Select(b => b.Id).ToHashSet() : [];
+        var ground = plan.Grounds.GetValueOrDefault(Banner.BlockId);
+        return new(
+            ground is null ? null : GroundOf(ground),
+            plan.Figures.GetValueOrDefault(Banner.BlockId) is { } figure ? FigureOf(figure, plan.Layout) : null,
+            [.. PageChecks.Of(plan).Where(n => within.Contains(n.BlockId)).Select(n => n.Sentence).Distinct()],
+            ground is null ? "" : ShapeOf(plan.Layout, ground.On.Desktop.HeightCssPx)
+        );
+
+        static string ShapeOf(PageLayout layout, double heightCssPx) =>
+            AspectRatio.Of(layout.Style.Classes.ReferencePx.Desktop, Math.Max(1, Math.Round(heightCssPx))).ToString();
     }
 
     /// <param name="root">Of the public site; null for addresses as the page itself has them.</param>
@@ -192,6 +214,7 @@ public sealed class DraftPreview(
             f.Beside,
             layout.ChoicesOf(f.Block),
             f.Fits.Select((c, _) => layout.ChoicesOn(f.Block, c)),
+            f.Fits.Select((c, _) => layout.SameSizesOn(f.Block.On(c).Size, c)),
             f.Alt,
             f.Caption,
             SlotWidth.PerClass(f.Fits.Select((c, _) => f.On(c)?.Slot ?? SlotWidth.None), layout.Style.Classes).Segments,

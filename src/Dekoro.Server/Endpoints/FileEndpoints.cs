@@ -58,7 +58,7 @@ internal static class FileEndpoints
     )
     {
         var search = LibraryQuery.Read(query);
-        var places = planning.PlacesByPicture();
+        var places = planning.Used.Places;
         var used = places.Select(p => p.Key).ToHashSet();
         (skip, take) = (Math.Max(0, skip), Math.Clamp(take, 1, PictureChanges.MaxAtOnce));
         // What comes after the first pictures of a search has the same filters.
@@ -175,7 +175,7 @@ internal static class FileEndpoints
         string? shape = null
     )
     {
-        var (search, used) = (LibraryQuery.Read(query), planning.PlacesByPicture().Select(p => p.Key).ToHashSet());
+        var (search, used) = (LibraryQuery.Read(query), planning.Used.Places.Select(p => p.Key).ToHashSet());
         static int Thousandths(double width, double height) => (int)Math.Round(1000 * width / height);
         if (string.IsNullOrEmpty(size))
         {
@@ -209,7 +209,7 @@ internal static class FileEndpoints
             return Problems.Of(400, $"At most {PictureChanges.MaxAtOnce} pictures are looked up at once.", "ids");
         var (found, places, twins) = (
             workspace.Assets.FindMany(files.Ids).ToDictionary(a => a.Id),
-            planning.PlacesByPicture(),
+            planning.Used.Places,
             workspace.Assets.TwinsOf([.. files.Ids])
         );
         return TypedResults.Ok(
@@ -257,7 +257,7 @@ internal static class FileEndpoints
     {
         if (workspace.Assets.Find(id) is not { } asset)
             return Problems.NoPicture();
-        var places = planning.PlacesByPicture()[id].ToList();
+        var places = planning.Used.Places[id].ToList();
         var twins = workspace.Assets.TwinsOf([id])[id];
         return TypedResults.Ok(
             new FileDetail(
@@ -343,7 +343,7 @@ internal static class FileEndpoints
         var result = changes.Change(id, version, change);
         if (result is ChangeResult<Asset>.Done done)
             response.Headers.ETag = Problems.ETagOf(done.Now.Version);
-        return result.Answer(now => ItemOf(now, planning.PlacesByPicture()[id].Count()), change);
+        return result.Answer(now => ItemOf(now, planning.Used.Places[id].Count()), change);
     }
 
     /// <param name="twins">Of those in the library that look the same; null where nobody asks.</param>

@@ -254,7 +254,7 @@ internal static class IntakeEndpoints
 
     private static ProposalResponse LookOf(Pending pending, PlanningContext planning)
     {
-        var places = planning.PlacesByPicture();
+        var places = planning.Used.Places;
         return new(
             pending.Id,
             pending.Origin.Kind,

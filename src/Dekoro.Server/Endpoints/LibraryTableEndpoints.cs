@@ -71,12 +71,7 @@ internal static class LibraryTableEndpoints
 
     private static IReadOnlyList<Asset> Found(Workspace workspace, PlanningContext planning, string? query) =>
         workspace
-            .Assets.Search(
-                LibraryQuery.Read(query),
-                [.. planning.PlacesByPicture().Select(p => p.Key)],
-                0,
-                int.MaxValue
-            )
+            .Assets.Search(LibraryQuery.Read(query), [.. planning.Used.Places.Select(p => p.Key)], 0, int.MaxValue)
             .Page;
 
     /// <summary>Names within the bundle are the files' own; one that stands twice has its picture's id added.</summary>

@@ -4,6 +4,7 @@ using Dekoro.Application.Ingest;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
 using Dekoro.Application.Publication;
+using Dekoro.Core.Banners;
 using Dekoro.Core.Delivery;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
@@ -16,6 +17,8 @@ using Dekoro.Server.Hosting;
 using Dekoro.Storage;
 using Microsoft.AspNetCore.StaticFiles;
 using Microsoft.Net.Http.Headers;
+using NodaTime;
+using NodaTime.Text;
 
 namespace Dekoro.Server.Endpoints;
 
@@ -149,6 +152,9 @@ internal static class MediaEndpoints
         long? state,
         string? set,
         int? sheet,
+        string? day,
+        string? banner,
+        long? bannerState,
         Workspace workspace,
         PlanningContext planning,
         DraftPreview preview,
@@ -165,7 +171,11 @@ internal static class MediaEndpoints
                 return Problems.NoState();
             page = page with { Title = then.Title, Summary = then.Summary, Draft = then.Draft, Version = -version };
         }
-        var source = GalleryPages.At(planning.PageOf(page), set, sheet ?? 1);
+        var onDay = Day(day) is { } other ? planning.On(other) : planning;
+        var shown = BannerOf(banner, bannerState, workspace) is { } top
+            ? planning.PageWith(page, top)
+            : onDay.PageOf(page);
+        var source = GalleryPages.At(shown, set, sheet ?? 1);
         if (desk is not null)
             return Results.Text(await preview.PageAsync(source, DraftPreview.ForDesk), "text/html");
         var plan = PagePlanner.Plan(source, planning.Facts(source));
@@ -190,6 +200,20 @@ internal static class MediaEndpoints
         response.Headers.ContentSecurityPolicy = PagePolicy.Header;
         response.Headers.CacheControl = "no-store";
     }
+
+    /// <summary>A banner as it is, or as it stood in a state; null where none is named, or it is gone.</summary>
+    private static Banner? BannerOf(string? id, long? state, Workspace workspace)
+    {
+        var content =
+            id is null ? null
+            : state is { } version ? workspace.Banners.States.Find(id, version)?.Content
+            : workspace.Banners.Find(id)?.Content;
+        return content is null ? null : BannerValues.Read(content).Check(id!).Banner;
+    }
+
+    /// <summary>A day as 2026-12-01; null for none, and for what is none.</summary>
+    private static LocalDate? Day(string? written) =>
+        written is not null && LocalDatePattern.Iso.Parse(written) is { Success: true } read ? read.Value : null;
 
     private static IResult Live(string? path, LiveSite live, HttpRequest request, HttpResponse response)
     {

@@ -2,7 +2,6 @@ using Dekoro.Application.Changes;
 using Dekoro.Application.Drafts;
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
-using Dekoro.Core.Checks;
 using Dekoro.Core.Content;
 using Dekoro.Core.Delivery;
 using Dekoro.Core.Planning;
@@ -16,9 +15,17 @@ namespace Dekoro.Server.Endpoints;
 
 internal static class PageEndpoints
 {
+    /// <summary>The most pages told at a time.</summary>
+    private const int MaxTaken = 120;
+
     public static void MapPages(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/pages", List).WithSummary("Pages, then posts, in the order of the menu.");
+        api.MapGet("/pages", List)
+            .WithSummary("Pages, then posts, in the order of the menu; so many at a time, of one kind or both.");
+        api.MapGet("/pages/outline", Outline)
+            .WithSummary(
+                "All pages, then posts, with no more than names them: for lists to be laid out and chosen from."
+            );
         api.MapPost("/pages", Add).WithSummary("A new page or post with a title.");
         api.MapPatch("/pages/{id}", Switch)
             .WithSummary("Switches a page on or off, nothing is deleted; or sets the date of a post.");
@@ -28,6 +35,7 @@ internal static class PageEndpoints
         api.MapPost("/pages/{id}/copy", Copy).WithSummary("Another page with all that is on this one.");
         api.MapGet("/pages/away", Away).WithSummary("Pages that are taken away and wait, the last one first.");
         api.MapPost("/pages/order", Order).WithSummary("Sets the order of the menu.");
+        api.MapPost("/pages/newest-first", NewestFirst).WithSummary("Puts posts in the order of their days.");
         api.MapGet("/pages/{id}/draft", GetDraft).WithSummary("The draft, with its version as ETag.");
         api.MapPost("/pages/{id}/look", LookAt)
             .WithSummary(
@@ -46,31 +54,43 @@ internal static class PageEndpoints
             .WithSummary("Which file of each picture a browser takes on a device, and how wide it stands there.");
     }
 
-    private static IReadOnlyList<PageItem> List(Workspace workspace, PlanningContext planning)
+    private static Results<Ok<IReadOnlyList<PageItem>>, ProblemHttpResult> List(
+        PlanningContext planning,
+        string? kind = null,
+        int skip = 0,
+        int take = MaxTaken
+    )
     {
-        var facts = planning.Facts();
-        return
-        [
-            .. workspace
-                .Pages.All()
-                .Select(p => new PageItem(
-                    p.Id,
-                    p.Kind,
-                    p.Title,
-                    p.Path,
-                    p.Summary,
-                    planning.StateOf(p),
-                    p.IsOn,
-                    p.Dated,
-                    p.ChangedAt,
-                    p.PublishedAt,
-                    [.. planning.DocumentOf(p).Figures.SelectMany(f => f.Assets).Where(facts.Pictures.ContainsKey)],
-                    PageChecks
-                        .Of(PagePlanner.Plan(planning.PageOf(p), p.IsOn ? facts : planning.Facts(planning.PageOf(p))))
-                        .Length
-                )),
-        ];
+        if (skip < 0 || take is < 1 or > MaxTaken)
+            return Problems.Of(400, $"Pages are asked for from 0 on, 1 to {MaxTaken} at a time.", "take");
+        var site = planning.Site;
+        return TypedResults.Ok<IReadOnlyList<PageItem>>([
+            .. site
+                .Pages.Where(p => kind is null || p.Row!.Kind == kind)
+                .Skip(skip)
+                .Take(take)
+                .Select(p => ItemOf(p, planning, site)),
+        ]);
     }
+
+    private static PageItem ItemOf(KnownPage page, PlanningContext planning, KnownSite site) =>
+        new(
+            page.Row!.Id,
+            page.Row.Kind,
+            page.Row.Title,
+            page.Row.Path,
+            page.Row.Summary,
+            planning.StateOf(page),
+            page.Row.IsOn,
+            page.Row.Dated,
+            page.Row.ChangedAt,
+            page.Row.PublishedAt,
+            [.. page.PicturesShown],
+            planning.Digests.Of(page, site).Notices.Value.DistinctBy(n => (n.BlockId, n.Sentence)).Count()
+        );
+
+    private static IReadOnlyList<PageName> Outline(PlanningContext planning) =>
+        [.. planning.AllPages.Select(p => new PageName(p.Id, p.Kind, p.Title, p.Path, p.IsOn))];
 
     private static Results<Created<Draft>, ProblemHttpResult> Add(
         NewPage page,
@@ -111,6 +131,12 @@ internal static class PageEndpoints
         return TypedResults.NoContent();
     }
 
+    private static NoContent NewestFirst(PageChanges changes)
+    {
+        changes.NewestFirst();
+        return TypedResults.NoContent();
+    }
+
     private static Results<Ok<Draft>, ProblemHttpResult> GetDraft(
         string id,
         Workspace workspace,
@@ -140,7 +166,7 @@ internal static class PageEndpoints
             return Problems.NotADocument(reading.Errors);
         return TypedResults.Ok(
             await preview.AtAsync(
-                planning.PageOf(id, new(change.Title, page.Path, change.Summary ?? "", reading.Document)),
+                planning.PageOf(page, new PageText(change.Title, page.Path, change.Summary ?? "", reading.Document)),
                 after
             )
         );
@@ -197,7 +223,7 @@ internal static class PageEndpoints
             return Problems.NotADocument(reading.Errors);
         return
             await preview.MarkupAsync(
-                planning.PageOf(id, new(change.Title, page.Path, change.Summary ?? "", reading.Document)),
+                planning.PageOf(page, new PageText(change.Title, page.Path, change.Summary ?? "", reading.Document)),
                 block
             )
                 is { } html

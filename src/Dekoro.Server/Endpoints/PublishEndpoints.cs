@@ -1,5 +1,5 @@
 using Dekoro.Application.Drafts;
-using Dekoro.Application.Hosting;
+using Dekoro.Application.Preview;
 using Dekoro.Application.Publication;
 using Dekoro.Core.Calendar;
 using Dekoro.Server.Contracts;
@@ -10,7 +10,9 @@ namespace Dekoro.Server.Endpoints;
 
 /// <param name="OtherFiles">Addresses at which a file that is no picture comes, changes or goes.</param>
 /// <param name="Round">Sentences about what changes round pages that are the same otherwise.</param>
+/// <param name="Pages">Those that change, the first of them where they are very many.</param>
 /// <param name="Changes">Of pages, of other files and round pages.</param>
+/// <param name="MorePages">So many more change than are named.</param>
 /// <param name="Ahead">Days on which the public site becomes another by itself, in words.</param>
 /// <param name="Damage">What was found wrong with the public site on the disk, in a sentence; empty for
 /// nothing.</param>
@@ -19,6 +21,7 @@ public sealed record PublishPreview(
     IReadOnlyList<string> OtherFiles,
     IReadOnlyList<string> Round,
     int Changes,
+    int MorePages,
     IReadOnlyList<string> Ahead,
     string AheadNote,
     string Damage
@@ -40,17 +43,20 @@ internal static class PublishEndpoints
                     + "compares another list."
             );
         api.MapGet("/jobs/{id}", GetJob).WithSummary("How far a job has come.");
+        api.MapDelete("/jobs/{id}", StopJob)
+            .WithSummary("Stops a publishing that runs; the public site stays as it is, and what was made is kept.");
     }
 
     private static PublishPreview Preview(SiteChanges changes, LiveSite live)
     {
-        var (pages, others) = changes.Of();
+        var (pages, all, others) = changes.Of();
         var round = changes.Round();
         return new(
             pages,
             others,
             round,
-            pages.Count(p => p.Change != "same") + others.Count + round.Count,
+            all + others.Count + round.Count,
+            all - pages.Count,
             [.. changes.Ahead().Select(RunDates.Named)],
             SiteChanges.AheadNote,
             live.Damage
@@ -73,11 +79,11 @@ internal static class PublishEndpoints
 
     private static async Task<Results<Ok<Job>, Accepted<Job>, ProblemHttpResult>> Publish(
         PublishJobs jobs,
-        Workspace workspace,
+        PlanningContext planning,
         HttpRequest request
     )
     {
-        if (workspace.Pages.All().All(p => !p.IsOn))
+        if (planning.AllPages.All(p => !p.IsOn))
             return Problems.Of(409, "There is no page to publish yet: make one, or switch one on.");
         var (job, work) = jobs.Begin();
         if (
@@ -89,6 +95,11 @@ internal static class PublishEndpoints
         var ended = await work;
         return ended.State == "done" ? TypedResults.Ok(ended) : Problems.Of(500, ended.Progress.Sentence);
     }
+
+    private static Results<NoContent, ProblemHttpResult> StopJob(string id, PublishJobs jobs) =>
+        jobs.Stop(id)
+            ? TypedResults.NoContent()
+            : Problems.Of(409, "This publishing has ended already: look at the public site.");
 
     private static Results<Ok<Job>, ProblemHttpResult> GetJob(string id, PublishJobs jobs) =>
         jobs.Find(id) is { } job

@@ -47,7 +47,7 @@ internal static class RoomEndpoints
 
     private static Room RoomOf(Asset asset, Workspace workspace, PlanningContext planning) =>
         new(
-            FileEndpoints.ItemOf(asset, planning.PlacesByPicture()[asset.Id].Count()),
+            FileEndpoints.ItemOf(asset, planning.Used.Places[asset.Id].Count()),
             asset.OriginalSize.Width,
             asset.OriginalSize.Height,
             VersionsOf(asset, workspace),
@@ -241,7 +241,7 @@ internal static class RoomEndpoints
             keep is { } k ? Written(k) : null,
             [
                 .. planning
-                    .CutsByPicture()[asset.Id]
+                    .Used.Cuts[asset.Id]
                     .Select(p =>
                     {
                         var standing = TrialPlacement.Of(facts, p.Stand.SlotOf(facts), p.Figure.Cut, layout);

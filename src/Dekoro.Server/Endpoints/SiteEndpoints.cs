@@ -5,7 +5,6 @@ using Dekoro.Application.Hosting;
 using Dekoro.Application.Preview;
 using Dekoro.Application.Publication;
 using Dekoro.Application.Site;
-using Dekoro.Core.Arrangements;
 using Dekoro.Core.Checks;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Colour;
@@ -88,20 +87,7 @@ internal static class SiteEndpoints
             [.. VisitorLine.Offered.Select(l => l.Name)],
             live.IsThere,
             new(Limits.MaxDownloadBytes, Limits.DownloadTooLarge),
-            new(
-                Gallery.MaxColumns,
-                Gallery.MaxGutterPx,
-                Gallery.MinHeightPx,
-                Gallery.MaxHeightPx,
-                Gallery.MaxCaptionLines,
-                Slider.MaxInView,
-                Slider.MinStayMs,
-                Slider.MaxStayMs,
-                Slider.MaxChangeMs,
-                Paging.Max,
-                Paging.UsualPerSheet,
-                Slider.MaxPeekPx
-            )
+            ArrangementLimits.Here
         );
     }
 
@@ -181,15 +167,10 @@ internal static class SiteEndpoints
             : styles.TakeOutLook(id, seen).Answer(_ => LooksOf(workspace, use));
     }
 
-    private static Ok<LinkResponse> ReadLink(
-        string typed,
-        Workspace workspace,
-        PlanningContext planning,
-        HttpRequest request
-    )
+    private static Ok<LinkResponse> ReadLink(string typed, PlanningContext planning, HttpRequest request)
     {
         var site = new SiteAddresses(
-            workspace.Pages.All().ToDictionary(p => p.Id, p => p.Path),
+            planning.AllPages.ToDictionary(p => p.Id, p => p.Path),
             new HashSet<string> { request.Host.Value ?? "" }
         )
         {

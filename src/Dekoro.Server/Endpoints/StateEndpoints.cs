@@ -5,6 +5,7 @@ using Dekoro.Core.Arrangements;
 using Dekoro.Core.Content;
 using Dekoro.Server.Contracts;
 using Dekoro.Server.Hosting;
+using Dekoro.Storage;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Dekoro.Server.Endpoints;
@@ -46,19 +47,28 @@ internal static class StateEndpoints
         Workspace workspace
     ) =>
         workspace.Arrangements.Find(id) is { } set
-            ? TypedResults.Ok<IReadOnlyList<StateResponse>>([
-                .. workspace
-                    .ArrangementStates.Of(id)
-                    .Select(s => new StateResponse(
-                        s.Version,
-                        ArrangementValues.Read(s.Content).Name,
-                        s.KeptBy,
-                        s.BeganAt,
-                        s.KeptAt,
-                        s.Version == set.Version
-                    )),
-            ])
+            ? TypedResults.Ok(ListOf(workspace.Arrangements, id, set.Version, s => ArrangementValues.Read(s).Name))
             : Problems.NoArrangement();
+
+    /// <param name="nameOf">What a text calls its thing.</param>
+    internal static IReadOnlyList<StateResponse> ListOf(
+        ContentTable table,
+        string id,
+        long version,
+        Func<string, string> nameOf
+    ) =>
+        [
+            .. table
+                .States.Of(id)
+                .Select(s => new StateResponse(
+                    s.Version,
+                    nameOf(s.Content),
+                    s.KeptBy,
+                    s.BeganAt,
+                    s.KeptAt,
+                    s.Version == version
+                )),
+        ];
 
     private static Results<Ok<ArrangementResponse>, ProblemHttpResult> RestoreArrangement(
         string id,
@@ -89,8 +99,10 @@ internal static class StateEndpoints
         Workspace workspace
     )
     {
-        if (workspace.Pages.Find(id) is not { } page || workspace.States.Find(id, version) is not { } state)
+        if (workspace.Pages.Find(id) is not { } page)
             return Problems.NoPage();
+        if (workspace.States.Find(id, version) is not { } state)
+            return Problems.NoState();
         var (then, now) = (PlanningContext.DocumentIn(state.Draft), PlanningContext.DocumentIn(page.Draft));
         var titles = workspace
             .Assets.FindMany([.. then.Figures.Concat(now.Figures).Select(f => f.AssetId).Distinct()])

@@ -35,7 +35,7 @@ internal static class SwapEndpoints
         var layout = new PageLayout(workspace.Style.Current);
         return TypedResults.Ok<IReadOnlyList<SwapPlace>>([
             .. planning
-                .PlacesByPicture()[id]
+                .Used.Places[id]
                 .Select(p => new SwapPlace(
                     p.Page.Id,
                     p.Page.Title,

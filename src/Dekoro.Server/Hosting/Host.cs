@@ -34,7 +34,6 @@ public static class Host
         }
         await using var app = Build(places, urls);
         var workspace = app.Services.GetRequiredService<Workspace>();
-        app.Services.GetRequiredService<PublishJobs>().EndWhatWasRunning();
         if (places.DemoFolder is not null && workspace.Database.IsNew)
             workspace.Settings.Set(DemoState, "\"begun\"");
         if (places.DemoFolder is not null && workspace.Settings.Get(DemoState) == "\"begun\"")
@@ -49,6 +48,8 @@ public static class Host
                     + $"quarantine --data {places.DataFolder}"
             );
         Memory.GiveBack();
+        // Before anybody can ask for another.
+        app.Services.GetRequiredService<PublishJobs>().GoOnWithWhatWasRunning();
         await app.StartAsync(stop);
         Console.WriteLine($"Dekoro is ready at {app.Urls.First()}");
         await app.WaitForShutdownAsync(stop);
@@ -106,7 +107,11 @@ public static class Host
             .AddSingleton<PageChanges>()
             .AddSingleton<TakenMails>()
             .AddSingleton<Swaps>()
+            .AddSingleton<SiteBanners>()
+            .AddSingleton<BannerCalendar>()
+            .AddSingleton<BannerPreview>()
             .AddSingleton<ArrangementChanges>()
+            .AddSingleton<BannerChanges>()
             .AddSingleton<PictureChanges>()
             .AddSingleton<PictureVersions>()
             .AddSingleton<DownloadChanges>()
@@ -119,6 +124,7 @@ public static class Host
         services
             .AddSingleton<SiteCalendar>()
             .AddSingleton<Grids>()
+            .AddSingleton<SiteBook>()
             .AddSingleton<PlanningContext>()
             .AddSingleton<StagePlans>()
             .AddSingleton<Renderer>()
@@ -137,7 +143,7 @@ public static class Host
             .AddSingleton<Publisher>()
             .AddSingleton<PublishJobs>();
         services.AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
-        services.AddHostedService<TellingColours>();
+        services.AddHostedService<MeasuringLater>();
         services.AddSingleton<TrashPurge>().AddHostedService(s => s.GetRequiredService<TrashPurge>());
     }
 
@@ -179,6 +185,8 @@ public static class Host
         api.MapLibraryTable();
         api.MapSearches();
         api.MapArrangements();
+        api.MapBanners();
+        api.MapCalendar();
         api.MapColumns();
         api.MapDownloads();
         api.MapTrash();
@@ -194,6 +202,7 @@ public static class Host
         api.MapPublish();
         api.MapQuarantine();
         app.MapMedia();
+        app.MapCalendarAddress();
         app.MapShelf();
         app.MapStandIns();
         app.Map("/api/{**rest}", () => Problems.Of(404, "There is nothing at this address.")).ExcludeFromDescription();

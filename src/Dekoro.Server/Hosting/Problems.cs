@@ -29,6 +29,8 @@ internal static class Problems
 
     public static ProblemHttpResult NoFile() => Of(404, "This file is not in the library any more.");
 
+    public static ProblemHttpResult NoBanner() => Of(404, "This banner is no longer there: choose another.");
+
     public static ProblemHttpResult NoProposal() =>
         Of(404, "This reading is no longer here: it was taken in, or let go. Open the mail, page or archive again.");
 
@@ -86,6 +88,7 @@ internal static class Problems
             Thing.Page => NoPage(),
             Thing.Picture => NoPicture(),
             Thing.Arrangement => NoArrangement(),
+            Thing.Banner => NoBanner(),
             Thing.State => NoState(),
             Thing.File => NoFile(),
             Thing.Proposal => NoProposal(),

@@ -250,6 +250,13 @@ public sealed class GalleryLayoutTests
             ["i3", "i5"],
             (mixed with { Gallery = mixed.Gallery with { Kind = GalleryKind.Even } }).Uneven(Size, 1120)
         );
+        // None stands wider than is wanted: a file of 6,000 px is as wide as one of 900 then.
+        Assert.Equal(
+            [300, 450, 450],
+            new[] { 300, 900, 6000 }
+                .Select(px => mixed.Gallery with { MostWidePx = 450 })
+                .Zip([300, 900, 6000], (gallery, px) => gallery.OwnPx(px))
+        );
         var followed = Set("a", "b").Holding(["b", "new", "b"]);
         Assert.Equal(["i1", "fnew"], followed.Items.Select(i => i.Id));
     }

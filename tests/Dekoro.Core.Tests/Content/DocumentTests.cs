@@ -200,7 +200,7 @@ public sealed class DocumentTests
         (id, ground, least, across, down, blocks) => (Block)new BandBlock(id, ground, least, across, down, [.. blocks])
     );
 
-    private static readonly Gen<Document> Documents = Gen.OneOf(
+    internal static readonly Gen<Document> Documents = Gen.OneOf(
             Paragraphs,
             Figures,
             Bands,

@@ -1,3 +1,4 @@
+using CsCheck;
 using Dekoro.Core.Content;
 using Dekoro.Core.Tests.Planning;
 
@@ -28,6 +29,28 @@ public sealed class PageDifferencesTests
         );
         Assert.Equal(["A picture “Box kite” came."], Between(Page("D"), Page("D", Sample.Figure("f"))));
     }
+
+    [Fact]
+    public void Whatever_is_written_otherwise_is_told_and_nothing_else() =>
+        Gen.Select(DocumentTests.Documents, DocumentTests.Documents, Gen.Int)
+            .Where((one, other, _) => HasNames(new([.. one.Blocks, .. other.Blocks])))
+            .Sample(
+                (one, more, seed) =>
+                {
+                    // Some of both, in another order: much stays, something comes, goes or moves.
+                    var random = new Random(seed);
+                    var all = one.Blocks.Concat(more.Blocks).Where(_ => random.Next(4) > 0);
+                    var other = new Document([.. random.Next(2) == 0 ? all : all.OrderBy(_ => random.Next())]);
+                    static string Written(Document document) => DocumentWriter.Write(document).ToJsonString();
+                    var (then, now) = (new PageText("D", "p", "", one), new PageText("D", "p", "", other));
+                    Assert.Empty(Between(then, new("D", "p", "", one)));
+                    Assert.Equal(Written(one) != Written(other), Between(then, now).Any());
+                }
+            );
+
+    /// <summary>Each piece has one of its own, as the reader of documents sees to.</summary>
+    private static bool HasNames(Document document) =>
+        Walk.Over(document.Blocks).Select(b => b.Id).ToList() is var ids && ids.Distinct().Count() == ids.Count;
 
     [Fact]
     public void A_piece_that_stands_for_another_of_its_kind_was_written_anew()

@@ -43,7 +43,7 @@ public sealed class FileNameTests
     {
         Assert.Equal(
             [Mark.NoAlt, Mark.FileNameAsTitle, Mark.Soft],
-            Marks.Of(Sample.Picture(words: new PictureMetadata("IMG_2041"), sharpness: PictureFacts.BlurredBelow / 2))
+            Marks.Of(Sample.Picture(words: new PictureMetadata("IMG_2041"), edgePx: PictureFacts.BlurredFromEdgePx))
         );
         Assert.Empty(Marks.Of(Sample.Picture()));
     }

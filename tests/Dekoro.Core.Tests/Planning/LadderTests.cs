@@ -2,8 +2,10 @@ using System.Collections.Immutable;
 using CsCheck;
 using Dekoro.Core.Choices;
 using Dekoro.Core.Delivery;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Layout;
 using Dekoro.Core.Media;
+using Dekoro.Core.Planning;
 using Dekoro.Core.Responsive;
 
 namespace Dekoro.Core.Tests.Planning;
@@ -27,6 +29,37 @@ public sealed class LadderTests
         Gen.Double[1.1, 1.75],
         (b, g) => new BytesModel(b, g)
     );
+
+    [Fact]
+    public void However_its_places_are_told_and_however_many_are_alike_a_ladder_is_that_of_all_of_them() =>
+        Gen.Select(Slots.Array[1, 4], Gen.Int[1, 4].Array[4], Gen.Int[300, 4000], Gen.Int[0, 10_000], Models)
+            .Sample(
+                (slots, counts, cutPx, seed, bytes) =>
+                {
+                    var cut = new Cut(0, 0, cutPx, cutPx);
+                    var picture = new PictureFacts(
+                        "a",
+                        new("a.jpg", PictureFormat.Jpeg, false, 1, 1000),
+                        new(cutPx, cutPx),
+                        bytes,
+                        1,
+                        null,
+                        new("", "", "", "")
+                    );
+                    SlotWidth[] all = [.. slots.SelectMany((slot, i) => Enumerable.Repeat(slot, counts[i]))];
+                    var (told, random) = ((SlotWidth[])all.Clone(), new Random(seed));
+                    random.Shuffle(told);
+                    var counted = FigurePlanner.LadderOf(picture, cut, told, Profile);
+                    // As it is worked out where each place is taken by itself.
+                    var each = Ladder.Choose(
+                        [.. all.Order(SlotWidth.Order).Select(s => Ladder.DemandsOf(s, Profile, cutPx))],
+                        Forecast.BytesOf(picture, cut)
+                    );
+                    Assert.Equal(FigurePlanner.LadderOf(picture, cut, all, Profile).WidthsPx, counted.WidthsPx);
+                    Assert.Equal(each.WidthsPx.Length, counted.WidthsPx.Length);
+                    Assert.Equal(each.WorstRatio, counted.WorstRatio, 6);
+                }
+            );
 
     [Fact]
     public void A_picture_in_any_two_of_the_sites_sizes_stays_within_a_tenth_of_exact_size_files() =>

@@ -127,10 +127,32 @@ public sealed class PagePlanTests
     }
 
     [Fact]
-    public void A_blurred_picture_is_soft_however_many_px_it_has()
+    public void Blur_is_a_loss_of_px_and_is_named_only_where_it_is_what_limits()
     {
-        var fit = Plan(Page(Figure()), [Picture(sharpness: PictureFacts.BlurredBelow / 2)]).Figures["f1"].Fits.Phone!;
-        Assert.Equal((FitWord.Soft, FitReason.Blurred), (fit.Word, fit.Reason));
+        // Twice the px with edges twice as wide show no more.
+        var sharp = FitOf(Picture(width: 1200, height: 800), SizeRole.Column);
+        var blurred = FitOf(
+            Picture(width: 2400, height: 1600, edgePx: 2 * PictureFacts.FocusedEdgePx),
+            SizeRole.Column
+        );
+        Assert.Equal(
+            (sharp.Density, sharp.Word, sharp.PxPerCssPx),
+            (blurred.Density, blurred.Word, blurred.PxPerCssPx)
+        );
+        // A large file that is blurred is sharp where little is asked of it.
+        var large = Picture(width: 6000, height: 4000, edgePx: 4 * PictureFacts.FocusedEdgePx);
+        Assert.Equal(FitReason.None, FitOf(large, SizeRole.Third).Reason);
+        Assert.Equal((FitWord.Coarse, FitReason.Blurred), Said(FitOf(large, SizeRole.Edge)));
+        // One that has too few px anyway is told so, and what cannot be told is no blur.
+        var small = Picture(width: 300, height: 200, edgePx: PictureFacts.BlurredFromEdgePx);
+        Assert.Equal(FitReason.FileTooSmall, FitOf(small, SizeRole.Edge).Reason);
+        Assert.Equal(1, Picture(edgePx: 0).ShareOfPx);
+        Assert.Equal(1, Picture(edgePx: null).ShareOfPx);
+
+        static Fit FitOf(PictureFacts picture, SizeRole role) =>
+            Plan(Page(Figure(role: role)), [picture]).Figures["f1"].Fits.Desktop!;
+
+        static (FitWord, FitReason) Said(Fit fit) => (fit.Word, fit.Reason);
     }
 
     [Fact]

@@ -18,7 +18,7 @@ internal static class Sample
         int width = 4000,
         int height = 3000,
         FocalRegion? keep = null,
-        double? sharpness = 0.2,
+        double? edgePx = 1.5,
         PictureMetadata? words = null,
         PictureFormat format = PictureFormat.Jpeg,
         bool alpha = false,
@@ -29,7 +29,7 @@ internal static class Sample
             new(id + ".jpg", format, alpha, frames, 2_000_000),
             new(width, height),
             BytesModel.Unmeasured((double)height / width),
-            sharpness,
+            edgePx,
             keep,
             words
                 ?? new PictureMetadata(

@@ -21,6 +21,16 @@ public sealed class RoundPagesTests
             .Sample((before, now) => MenuChanges.Between(before, now).IsEmpty == before.SequenceEqual(now));
 
     [Fact]
+    public void Posts_come_by_their_days_and_those_without_one_last_as_they_were()
+    {
+        var (march, june) = (new DateOnly(2026, 3, 9), new DateOnly(2026, 6, 1));
+        Assert.Equal(
+            ["c", "a", "d", "b", "e"],
+            PostOrder.NewestFirst([("a", march), ("b", null), ("c", june), ("d", march), ("e", null)])
+        );
+    }
+
+    [Fact]
     public void What_comes_goes_is_renamed_and_moves_is_said_in_words()
     {
         MenuLine Line(string id, string? title = null) => new(id, title ?? id, id, "");

@@ -5,6 +5,7 @@ import type { components, paths } from './schema';
 export type Schemas = components['schemas'];
 export type FileItem = Schemas['FileItem'];
 export type PageItem = Schemas['PageItem'];
+export type PageName = Schemas['PageName'];
 export type Draft = Schemas['Draft'];
 export type Look = Omit<Schemas['DraftPreviewResponse'], 'blocks'> & { blocks: { id: string; html: string }[] };
 export type FigureLook = Schemas['FigureResponse'];

@@ -7,6 +7,7 @@ type Sent = {
   site: { mark: string };
   page: { id: string; version: number };
   arrangement: { id: string; version: number };
+  banner: { id: string; version: number };
   job: Schemas['Job'];
   /** Events may have been missed: what is shown is to be asked for anew. */
   again: null;
@@ -17,6 +18,7 @@ const listeners: { [K in keyof Sent]: Set<Listener<K>> } = {
   site: new Set(),
   page: new Set(),
   arrangement: new Set(),
+  banner: new Set(),
   job: new Set(),
   again: new Set(),
 };
@@ -66,6 +68,7 @@ function heard(name: string, text: string) {
   else if (name === 'pages') again('pages', 'publish');
   else if (name === 'page') againSoon('pages', 'publish');
   else if (name === 'arrangement') againSoon('arrangements', 'pages', 'publish');
+  else if (name === 'banner') againSoon('banners', 'pages', 'publish', 'files');
   else if (name === 'job' && data.state !== 'running') again('pages', 'publish', 'site');
   if (name in listeners) tell(name as 'job', data);
 }

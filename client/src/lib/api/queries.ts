@@ -14,11 +14,24 @@ export const sitePlan = () => ({
   queryFn: () => answer(api.GET('/api/site')),
   staleTime: Infinity,
 });
-export const pageList = () => ({ queryKey: ['pages'], queryFn: () => answer(api.GET('/api/pages')) });
+/** All pages and posts by name, in the order of the menu: to be chosen from, and for lists to be laid out. */
+export const pageNames = () => ({
+  queryKey: ['pages', 'names'],
+  queryFn: () => answer(api.GET('/api/pages/outline')),
+});
+/** How many pages are asked for at a time. */
+export const cardsAtATime = 24;
+/** So many pages of a kind with all that their cards say. */
+export const pageCards = (kind: string, number: number) => ({
+  queryKey: ['pages', 'cards', kind, number],
+  queryFn: () =>
+    answer(api.GET('/api/pages', { params: { query: { kind, skip: number * cardsAtATime, take: cardsAtATime } } })),
+});
 export const arrangementList = () => ({
   queryKey: ['arrangements'],
   queryFn: () => answer(api.GET('/api/arrangements')),
 });
+export const bannerList = () => ({ queryKey: ['banners'], queryFn: () => answer(api.GET('/api/banners')) });
 export const publishPreview = () => ({ queryKey: ['publish'], queryFn: () => answer(api.GET('/api/publish')) });
 export const keptSearches = () => ({ queryKey: ['searches'], queryFn: () => answer(api.GET('/api/searches')) });
 export const ownColumns = () => ({ queryKey: ['files', 'columns'], queryFn: () => answer(api.GET('/api/columns')) });

@@ -758,6 +758,539 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/banners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All banners, those before others first. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerList"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Makes a banner, before all others. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BannerValues"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerResponse"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a banner of a picture or a colour, right without touching anything. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BannerBeginning"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerResponse"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/{id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Another of the same, before all others. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerResponse"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One banner. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerResponse"];
+                    };
+                };
+            };
+        };
+        /** Changes a banner; a stale If-Match is answered with 409 and how it is now. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BannerValues"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerResponse"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        /** Takes a banner away; it waits to be put back. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which banners go before which. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PageOrder"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/{id}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a banner back that was taken away. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/{id}/states": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every state that a banner was kept in, the newest first, with who and when. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StateResponse"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/{id}/states/{version}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The banner is as it stood then; how it stands now stays among the states. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    version: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerResponse"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/{id}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a banner comes out on a page: words, fit, height, what is to be mended. */
+        get: {
+            parameters: {
+                query: {
+                    page: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerLook"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whole year of banners for one page; with dates or an order that is only tried. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BannerTimes"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BannerYear"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/banners/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The days of all banners, as a calendar (RFC 5545). */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        /** Switches the calendar's own address on or off. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CalendarSwitch"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        /** Reads a calendar; nothing is kept. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CalendarText"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CalendarEventItem"][];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/columns": {
         parameters: {
             query?: never;
@@ -1595,10 +2128,14 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Pages, then posts, in the order of the menu. */
+        /** Pages, then posts, in the order of the menu; so many at a time, of one kind or both. */
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    kind?: string;
+                    skip?: number;
+                    take?: number;
+                };
                 header?: never;
                 path?: never;
                 cookie?: never;
@@ -1642,6 +2179,42 @@ export interface paths {
                 };
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pages/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All pages, then posts, with no more than names them: for lists to be laid out and chosen from. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PageName"][];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1840,6 +2413,40 @@ export interface paths {
                     "application/json": components["schemas"]["PageOrder"];
                 };
             };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pages/newest-first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts posts in the order of their days. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
             responses: {
                 /** @description No Content */
                 204: {
@@ -3207,7 +3814,27 @@ export interface paths {
         };
         put?: never;
         post?: never;
-        delete?: never;
+        /** Stops a publishing that runs; the public site stays as it is, and what was made is kept. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
         options?: never;
         head?: never;
         patch?: never;
@@ -3405,6 +4032,10 @@ export interface components {
             usualPerSheet: number;
             /** Format: int32 */
             mostPeekPx: number;
+            /** Format: int32 */
+            leastWidePx: number;
+            /** Format: int32 */
+            mostWidePx: number;
         };
         ArrangementList: {
             arrangements: components["schemas"]["ArrangementItemInList"][];
@@ -3489,6 +4120,84 @@ export interface components {
             /** Format: int32 */
             tintSteps: number;
         };
+        BannerBeginning: {
+            name: string;
+            pageId: null | string;
+            assetId: null | string;
+            /** @default  */
+            from: string;
+            /** @default  */
+            until: string;
+            /** @default false */
+            yearly: boolean;
+            band?: unknown;
+        };
+        BannerList: {
+            items: components["schemas"]["BannerResponse"][];
+            today: string;
+            pages: components["schemas"]["BannerPageItem"][];
+            folders: string[];
+            /** Format: int32 */
+            maxButtons: number;
+            calendarAddress: null | string;
+        };
+        BannerLook: {
+            words: null | components["schemas"]["BackdropResponse"];
+            picture: null | components["schemas"]["FigureResponse"];
+            notices: string[];
+            shape: string;
+        };
+        BannerPageItem: {
+            id: string;
+            kind: string;
+            title: string;
+            path: string;
+        };
+        BannerResponse: {
+            id: string;
+            /** Format: int64 */
+            version: number;
+            values: components["schemas"]["BannerValues"];
+            inWords: string;
+        };
+        BannerTimes: {
+            pageId: string;
+            /** Format: int32 */
+            year: number;
+            order: null | string[];
+            instead: null | components["schemas"]["TriedDates"];
+        };
+        BannerValues: {
+            name: string;
+            targets: components["schemas"]["TargetValues"][];
+            band: components["schemas"]["JsonElement"];
+            /** @default true */
+            isOn: boolean;
+            /** @default false */
+            isStanding: boolean;
+            /** @default  */
+            from: string;
+            /** @default  */
+            until: string;
+            /** @default false */
+            yearly: boolean;
+            /** @default false */
+            holdsTitle: boolean;
+        };
+        BannerYear: {
+            runs: {
+                [key: string]: components["schemas"]["DaySpan"][];
+            };
+            shown: components["schemas"]["ShownSpan"][];
+            unseen: {
+                [key: string]: string;
+            };
+            aimedAt: string[];
+            next: null | string;
+            /** Format: int32 */
+            days: number;
+            refused: null | string;
+        };
         BlockResponse: {
             id: string;
             html: null | string;
@@ -3506,6 +4215,18 @@ export interface components {
         BringFromArchive: {
             address: string;
             items: number[];
+        };
+        CalendarEventItem: {
+            name: string;
+            from: string;
+            until: string;
+            yearly: boolean;
+        };
+        CalendarSwitch: {
+            isOn: boolean;
+        };
+        CalendarText: {
+            text: string;
         };
         /** @enum {unknown} */
         CaptionPlace: "none" | "below" | "over" | "pointing";
@@ -3579,6 +4300,16 @@ export interface components {
         Dated: {
             isShown: boolean;
             words: string;
+        };
+        DaySpan: {
+            /** Format: int32 */
+            fromDay: number;
+            /** Format: int32 */
+            days: number;
+            first: string;
+            last: string;
+            begins: boolean;
+            ends: boolean;
         };
         DownloadChange: {
             title?: null | string;
@@ -3710,6 +4441,7 @@ export interface components {
             beside: components["schemas"]["PerClassOfboolean"];
             choices: components["schemas"]["PlacementChoices"];
             choicesOn: components["schemas"]["PerClassOfPlacementChoices"];
+            sameSizes: components["schemas"]["PerClassOfImmutableArrayOfSizeRole"];
             alt: string;
             caption: string;
             slot: components["schemas"]["Segment"][];
@@ -3891,6 +4623,11 @@ export interface components {
             perSheet: number;
             pageLinks?: components["schemas"]["PageLinksAt"];
             pageLinksLook?: components["schemas"]["PageLinksLook"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            mostWidePx: number;
         };
         GivenAddress: {
             address: string;
@@ -4179,6 +4916,13 @@ export interface components {
          * @enum {unknown}
          */
         PageLinksLook: "words" | "boxes";
+        PageName: {
+            id: string;
+            kind: string;
+            title: string;
+            path: string;
+            isOn: boolean;
+        };
         PageOrder: {
             ids: string[];
         };
@@ -4213,6 +4957,11 @@ export interface components {
             phone: components["schemas"]["FitResponse"];
             tablet: components["schemas"]["FitResponse"];
             desktop: components["schemas"]["FitResponse"];
+        };
+        PerClassOfImmutableArrayOfSizeRole: {
+            phone: components["schemas"]["SizeRole"][];
+            tablet: components["schemas"]["SizeRole"][];
+            desktop: components["schemas"]["SizeRole"][];
         };
         PerClassOfLoadTimeline: {
             phone: components["schemas"]["LoadTimeline"];
@@ -4331,6 +5080,8 @@ export interface components {
             round: string[];
             /** Format: int32 */
             changes: number;
+            /** Format: int32 */
+            morePages: number;
             ahead: string[];
             aheadNote: string;
             damage: string;
@@ -4355,6 +5106,11 @@ export interface components {
             /** Format: int64 */
             bytes: number;
             nextChange: null | string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            awaited: number;
         };
         QuarantineItem: {
             name: string;
@@ -4455,6 +5211,15 @@ export interface components {
         };
         ShelfList: {
             patterns: components["schemas"]["ShelfItem"][];
+        };
+        ShownSpan: {
+            /** Format: int32 */
+            fromDay: number;
+            /** Format: int32 */
+            days: number;
+            first: string;
+            last: string;
+            bannerId: null | string;
         };
         SiteColours: {
             /** @default #fdfcf8 */
@@ -4654,6 +5419,13 @@ export interface components {
         TakenList: {
             files: components["schemas"]["Taken"][];
         };
+        /** @enum {unknown} */
+        TargetKind: "pages" | "posts" | "page" | "folder";
+        TargetValues: {
+            kind: components["schemas"]["TargetKind"];
+            /** @default  */
+            name: string;
+        };
         Timing: {
             items: string[];
             staysMs: number[];
@@ -4669,6 +5441,12 @@ export interface components {
             loss: string;
             phone: null | components["schemas"]["FitResponse"];
             desktop: null | components["schemas"]["FitResponse"];
+        };
+        TriedDates: {
+            id: string;
+            from: string;
+            until: string;
+            yearly: boolean;
         };
         /** @enum {unknown} */
         Typeface: "newsreader" | "sourceSans" | "figtree" | null;

@@ -41,6 +41,17 @@
       most={limits.mostHeightPx}
       onset={(targetHeightPx) => set({ targetHeightPx })}
     />
+  {:else}
+    <div class="mt-3">
+      <NumberField
+        label="Widest, px"
+        value={gallery.mostWidePx || null}
+        least={limits.leastWidePx}
+        most={limits.mostWidePx}
+        placeholder="as wide as its file"
+        onset={(px) => set({ mostWidePx: px ?? 0 })}
+      />
+    </div>
   {/if}
   <label class="dk-label mt-3" for="gutter">Gutter, px</label>
   <input

@@ -9,6 +9,7 @@ and what stands over it. -->
   import InsteadFields from './InsteadFields.svelte';
   import TextField from '$lib/fields/TextField.svelte';
   import NumberField from '$lib/fields/NumberField.svelte';
+  import RunDays from '$lib/fields/RunDays.svelte';
   import type { Item, Opened } from './opened.svelte';
 
   let { opened, item, limits }: { opened: Opened; item: Item; limits: SiteLook['arrangements'] } = $props();
@@ -56,32 +57,8 @@ and what stands over it. -->
       {/if}
     </div>
   {/if}
-  <fieldset class="grid grid-cols-2 gap-2">
-    <label class="dk-label"
-      >First day<input
-        type="date"
-        class="dk-field"
-        value={item.from}
-        onchange={(event) => set({ from: event.currentTarget.value })}
-      /></label
-    >
-    <label class="dk-label"
-      >Last day<input
-        type="date"
-        class="dk-field"
-        value={item.until}
-        onchange={(event) => set({ until: event.currentTarget.value })}
-      /></label
-    >
-    <label class="flex min-h-6 items-center gap-1.5"
-      ><input
-        type="checkbox"
-        checked={item.yearly}
-        onchange={(event) => set({ yearly: event.currentTarget.checked })}
-      />every year</label
-    >
-    {#if dated}<span class="col-span-2 {dated.isShown ? '' : 'text-soft'}">{dated.words}</span>{/if}
-  </fieldset>
+  <RunDays days={item} onset={set} />
+  {#if dated}<span class={dated.isShown ? '' : 'text-soft'}>{dated.words}</span>{/if}
   {#if item.asset !== ''}
     <TextField
       label="Alt text"

@@ -9,6 +9,7 @@
   import Fit from '$lib/ui/Fit.svelte';
   import BoxDrawn from '$lib/ui/BoxDrawn.svelte';
   import { Boxing } from '$lib/ui/boxing.svelte';
+  import NumberField from '$lib/fields/NumberField.svelte';
   import ItemFields from './ItemFields.svelte';
   import { entriesOf } from './names';
   import type { Item, Opened } from './opened.svelte';
@@ -26,6 +27,10 @@
     () => scroller,
   );
   const item = $derived(opened.wish!.items.find((one) => choosing.ids.size === 1 && choosing.ids.has(one.id)));
+  const chosen = $derived(opened.wish!.items.filter((one) => choosing.ids.has(one.id)));
+  const allOn = $derived(chosen.every((one) => one.isOn));
+  /** Null where they have no own stay, or several. */
+  const stayOfAll = $derived(new Set(chosen.map((one) => one.stayMs)).size === 1 ? (chosen[0]?.stayMs ?? null) : null);
   const orders = { name: 'name', date: 'date', shape: 'shape' } as const;
 
   function press(event: MouseEvent, id: string) {
@@ -83,7 +88,26 @@
       <button class="dk-button" onclick={() => opened.addWords()}>Slide of words</button>
     {/if}
     {#if choosing.ids.size > 1}
-      <button class="dk-button" onclick={() => opened.takeOut(choosing.ids)}>Remove {choosing.ids.size}</button>
+      <div class="flex flex-wrap items-center gap-1.5" role="group" aria-label="The {choosing.ids.size} chosen">
+        <span class="text-quiet">{choosing.ids.size} chosen</span>
+        <button class="dk-button" onclick={() => opened.moveAll(choosing.ids, -1)}>Earlier</button>
+        <button class="dk-button" onclick={() => opened.moveAll(choosing.ids, 1)}>Later</button>
+        <button class="dk-button" onclick={() => opened.setAll(choosing.ids, { isOn: !allOn })}
+          >{allOn ? 'Hide' : 'Show'}</button
+        >
+        {#if opened.wish!.kind !== 'gallery'}
+          <NumberField
+            label="Stay of each, s"
+            value={stayOfAll === null ? null : stayOfAll / 1000}
+            least={limits.leastStayMs / 1000}
+            most={limits.mostStayMs / 1000}
+            step={0.1}
+            placeholder={String(opened.wish!.slider!.stayMs / 1000)}
+            onset={(s) => opened.setAll(choosing.ids, { stayMs: s === null ? null : Math.round(s * 1000) })}
+          />
+        {/if}
+        <button class="dk-button" onclick={() => opened.takeOut(choosing.ids)}>Remove {choosing.ids.size}</button>
+      </div>
     {/if}
   </div>
 {/if}

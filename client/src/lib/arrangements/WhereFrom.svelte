@@ -1,8 +1,16 @@
 <!-- Pictures that are chosen, or those of a search line; and the set taken out. -->
 <script lang="ts">
+  import { sentenceOf } from '$lib/api/client';
+  import { saveFile } from '$lib/api/saveFile';
   import type { Opened } from './opened.svelte';
 
   let { opened }: { opened: Opened } = $props();
+  let problem = $state('');
+  async function save(format: 'html' | 'json') {
+    problem = '';
+    const address = `/api/arrangements/${opened.id}/out?format=${format}`;
+    await saveFile(address, `arrangement.${format}`).catch((error) => (problem = sentenceOf(error)));
+  }
   let snippet = $state('');
   $effect(() => {
     if (!opened.look?.values.isShownElsewhere) return;
@@ -31,11 +39,10 @@
       : 'As folder:Kites, or words: then new pictures come by themselves.'}
   </p>
   <p class="mt-2">
-    Take it out as <a class="dk-link" href="/api/arrangements/{opened.id}/out?format=html" download="arrangement.html"
-      >HTML</a
-    >
-    or <a class="dk-link" href="/api/arrangements/{opened.id}/out?format=json" download="arrangement.json">JSON</a>
+    Download it as <button class="dk-link" onclick={() => void save('html')}>HTML</button>
+    or <button class="dk-link" onclick={() => void save('json')}>JSON</button>
   </p>
+  {#if problem}<p class="dk-problem mt-1" role="alert">{problem}</p>{/if}
   <label class="mt-2 flex min-h-6 items-center gap-1.5">
     <input
       type="checkbox"

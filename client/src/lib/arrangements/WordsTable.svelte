@@ -1,14 +1,14 @@
 <!-- The words and links of all pictures of an arrangement in one grid, each with where it comes from. -->
 <script lang="ts">
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
-  import { onePicture, pageList, queryClient } from '$lib/api/queries';
+  import { onePicture, pageNames, queryClient } from '$lib/api/queries';
   import { pictures } from '$lib/keeping/pictures';
   import { createQuery } from '@tanstack/svelte-query';
   import { linkKinds, linkOf } from '$lib/model/choices';
   import type { Item, Opened } from './opened.svelte';
 
   let { opened }: { opened: Opened } = $props();
-  const pages = createQuery(pageList);
+  const pages = createQuery(pageNames);
   const wish = $derived(opened.wish!);
   let problem = $state<{ id: string; sentence: string } | null>(null);
 

@@ -4,9 +4,10 @@ import { keepAll } from '$lib/model/keepAll';
 import { Choosing } from '$lib/ui/choosing.svelte';
 import { uploads } from '$lib/media/uploads.svelte';
 import { answer, api, Problem, sentenceOf, type Schemas } from '$lib/api/client';
-import { newName } from '$lib/model/copies';
+import { itemRead, movedTogether, newItemId } from './items';
 import { withKept } from './withKept';
-import { goesOnFrom, sets, type LeftSet } from '$lib/keeping/sets';
+import { holds } from '$lib/keeping/holds';
+import { goesOnFrom, sets, type LeftWish } from '$lib/keeping/wishes';
 
 type Values = Schemas['ArrangementValues'];
 export type GalleryValues = Schemas['GalleryValues'];
@@ -15,6 +16,7 @@ export type Item = Schemas['ItemValues'];
 
 const restMs = 250;
 const mostSteps = 200;
+const undecided = -1;
 const oneStepMs = 600;
 /** What did not reach the server is sent again after this time. */
 const againMs = 3_000;
@@ -56,8 +58,8 @@ export class Opened {
   }
 
   /** What a window that is gone had wished for; where somebody else changed it since, a person decides. */
-  private takeUp(left: LeftSet, now: Schemas['ArrangementResponse']) {
-    if (replaceEqualDeep(now.values, left.value) === now.values) return sets.done(this.id);
+  private takeUp(left: LeftWish<Values>, now: Schemas['ArrangementResponse']) {
+    if (holds(now.values, left.value)) return sets.done(this.id);
     this.wish = left.value;
     if (goesOnFrom(left, now)) void this.keep();
     else [this.theirs, this.problem] = [now, 'This arrangement was changed elsewhere after you had left it.'];
@@ -134,6 +136,15 @@ export class Opened {
     this.setItems(items);
   }
 
+  moveAll(ids: ReadonlySet<string>, by: -1 | 1) {
+    this.setItems(movedTogether(this.wish?.items ?? [], ids, by));
+  }
+
+  /** The same for all of these. */
+  setAll(ids: ReadonlySet<string>, change: Partial<Item>) {
+    this.setItems((this.wish?.items ?? []).map((item) => (ids.has(item.id) ? { ...item, ...change } : item)));
+  }
+
   takeOut(ids: ReadonlySet<string>) {
     this.setItems((this.wish?.items ?? []).filter((item) => !ids.has(item.id)));
     this.choosing.clear();
@@ -173,17 +184,7 @@ export class Opened {
     const found = await answer(api.POST('/api/intake/gallery', { body: { html, address } }));
     const kept = await keepAll(found);
     const pieces = (kept.words?.content ?? []) as { attrs: FigureAttrs }[];
-    const fresh = pieces
-      .map((piece) => piece.attrs)
-      .map(({ asset, caption, captionSource, linkKind, linkTarget }) => ({
-        id: newItemId(),
-        asset,
-        isOn: true,
-        caption,
-        captionSource: captionSource === 'own' ? ('own' as const) : null,
-        linkKind,
-        linkTarget,
-      })) as Item[];
+    const fresh = pieces.map(({ attrs }) => itemRead(attrs));
     if (fresh.length > 0) this.setItems((this.wish?.items ?? []).toSpliced(this.end, 0, ...fresh));
     return { count: fresh.length, left: kept.leftOut };
   }
@@ -231,7 +232,10 @@ export class Opened {
 
   /** Stored here until it has got through: a window may go at any moment. */
   private store() {
-    if (this.wish && this.look) sets.put(this.id, { value: this.wish, base: this.look.version, sent: this.sent });
+    if (!this.wish || !this.look) return;
+    // While a person has not decided, it goes on from nothing that is kept.
+    const base = this.theirs ? undecided : this.look.version;
+    sets.put(this.id, { value: this.wish, base, sent: this.theirs ? undefined : this.sent });
   }
 
   /** Keeps what is wished for now; called when leaving too. */
@@ -308,5 +312,3 @@ export class Opened {
     this.shows(look.version);
   }
 }
-
-const newItemId = () => newName().slice(0, 10);

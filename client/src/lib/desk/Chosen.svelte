@@ -37,6 +37,11 @@
   const tagTop = $derived(
     box === null ? 0 : tagBelow ? Math.min(Math.max(box.top, 0) + 8, viewHeight - 30) : box.top - 32,
   );
+  let tagWidth = $state(0);
+  /** Where the piece stands at the right, it is the tag that gives way. */
+  const tagLeft = $derived(
+    Math.max(0, Math.min(Math.max(0, box?.left ?? 0) + (band ? 8 : 0), desk.width * scale - tagWidth - 3)),
+  );
   const grips = ['nw', 'ne', 'sw', 'se'] as const;
 
   function grab(event: PointerEvent, corner: (typeof grips)[number]) {
@@ -101,7 +106,8 @@
         'dk-tabular absolute flex h-6 items-center gap-2 rounded-[3px] border-l-3 border-crop bg-neutral px-2',
         'whitespace-nowrap text-neutral-content',
       ]}
-      style="left:{Math.max(0, box.left) + (band ? 8 : 0)}px;top:{tagTop}px"
+      bind:clientWidth={tagWidth}
+      style="left:{tagLeft}px;top:{tagTop}px"
       data-testid="tag"
     >
       {#if band}

@@ -14,7 +14,7 @@
   import PieceMoves from './PieceMoves.svelte';
   import GroundFields from './GroundFields.svelte';
   import WordsHere from './WordsHere.svelte';
-  import WordsPlaceFields from './WordsPlaceFields.svelte';
+  import WordsPlaceFields from '$lib/fields/WordsPlaceFields.svelte';
 
   let { desk, piece }: { desk: Desk; piece: Piece } = $props();
   const columns = $derived(piece.columns!);

@@ -1,5 +1,6 @@
 <!-- What a picture has of its own on one class of screen: a line for each, the chosen one open below. -->
 <script lang="ts">
+  import ClassRows from '$lib/fields/ClassRows.svelte';
   import { proofOf } from '$lib/api/client';
   import { classes, exceptionWords, sides, sizeWords } from '$lib/model/choices';
   import CutByHand from './CutByHand.svelte';
@@ -20,29 +21,18 @@
         : (value as FigureAttrs['size']);
 
   /** What is set for a width is seen at that width. */
-  function open(c: WidthClass) {
-    opened = opened === c ? null : c;
+  function open(c: WidthClass | null) {
+    opened = c;
     if (opened) desk.width = desk.site.classes.referencePx[opened];
   }
 </script>
 
-<table class="w-full" aria-label="Exceptions at a width">
-  <tbody>
-    {#each classes as c (c)}
-      <tr class="border-t border-hair first:border-t-0">
-        <th scope="row" class="py-1 pr-2 text-left align-top font-normal">{c}</th>
-        <td class="py-1 align-top {figure.at?.[c] ? 'font-semibold' : 'text-quiet'}"
-          >{exceptionWords(figure.at?.[c], desk.site.sizes)}</td
-        >
-        <td class="py-1 text-right align-top">
-          <button class="dk-link" aria-expanded={opened === c} aria-label="Set for {c}" onclick={() => open(c)}
-            >{opened === c ? 'close' : 'set'}</button
-          >
-        </td>
-      </tr>
-    {/each}
-  </tbody>
-</table>
+<ClassRows
+  {opened}
+  isOwn={(c) => Boolean(figure.at?.[c])}
+  wordsOf={(c) => exceptionWords(figure.at?.[c], desk.site.sizes)}
+  onopen={open}
+/>
 
 {#if opened}
   {@const c = opened}

@@ -11,6 +11,7 @@
     set,
     beside,
     choices,
+    sameSizes = [],
   }: {
     desk: Desk;
     figure: FigureAttrs;
@@ -18,6 +19,8 @@
     beside?: Schemas['PerClassOfboolean'];
     /** What may be chosen at this size; unknown for the moment after it was placed. */
     choices?: Schemas['PlacementChoices'];
+    /** Sizes between which nothing changes at the width that is shown. */
+    sameSizes?: readonly (string | null)[];
   } = $props();
 
   /** Left edge and width of the picture in a drawing 28 units wide, column from 5 to 23. */
@@ -96,6 +99,12 @@
   </label>
 </div>
 {#if problem}<p class="dk-problem mt-1" role="alert">{problem}</p>{/if}
+{#if sameSizes.length > 1}
+  <p class="mt-1.5 text-quiet">
+    On {desk.widthClass}
+    {sameSizes.slice(0, -1).join(', ')} and {sameSizes.at(-1)} are as wide as one another.
+  </p>
+{/if}
 {#if !takesSide}
   <p class="mt-1.5 text-quiet">It is wider than the column of text: it has no side, and no text beside it.</p>
 {:else if figure.beside && mayBeside && beside && !beside[desk.widthClass]}

@@ -8,6 +8,7 @@
   import FieldNote from '$lib/keeping/FieldNote.svelte';
   import { pictures } from '$lib/keeping/pictures';
   import KeepBox from '$lib/fields/KeepBox.svelte';
+  import { keepsMiddle } from '$lib/model/words';
   import AltField from './AltField.svelte';
   import { captionSources, classes, exceptionWords, linkKinds, lookWords, sizeWords } from '$lib/model/choices';
   import CutByHand from './CutByHand.svelte';
@@ -166,7 +167,11 @@
       />
     </div>
     {#if look.loss}<p class="mt-2 text-soft" role="status">Of what must stay in view, {look.loss}.</p>{/if}
-    <p class="mt-1.5 text-quiet">The dashed box is what must stay in view; every cut of this picture follows it.</p>
+    <p class="mt-1.5 text-quiet">
+      {words.value(file, 'keep')
+        ? 'The dashed box is what must stay in view; every cut of this picture follows it.'
+        : keepsMiddle}
+    </p>
     <FieldNote fields={words} field="keep" />
   {/if}
 </Group>
@@ -180,7 +185,7 @@
       : ''}"
     bind:open={open.place}
   >
-    <FigurePlace {desk} {figure} {set} beside={look?.beside} {choices} />
+    <FigurePlace {desk} {figure} {set} beside={look?.beside} {choices} sameSizes={look?.sameSizes[desk.widthClass]} />
   </Group>{:else}
   <p class="border-b border-hair px-4 py-2.5">
     As wide as its cell.

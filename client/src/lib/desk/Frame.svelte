@@ -1,6 +1,8 @@
 <!-- The page itself at the ruler's width, drawn smaller where it does not fit, and over it what the desk draws. -->
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { bannerHref, bannerIn } from './banner';
   import type { Desk } from './desk.svelte';
   import type { Gap } from './editor/commands';
   import AddHere from './AddHere.svelte';
@@ -43,6 +45,7 @@
       event.preventDefault();
       desk.writeAt(null);
     });
+    bannerOf(inside);
     inside.addEventListener('mousedown', (event) => pressPaper(event, column), true);
     takeDrops(inside, column, desk, (now) => {
       dropping = now.dropping;
@@ -51,11 +54,25 @@
     takePastes(inside, desk);
   }
 
+  /** What stands at the top for a while is no piece of the page: a press leads to where it is worked on. */
+  function bannerOf(inside: Document) {
+    const banner = bannerIn(inside);
+    if (!banner) return;
+    [banner.tabIndex, banner.role, banner.ariaLabel] = [0, 'link', 'The banner of today: open it under Banners'];
+    const open = (event: Event) => {
+      event.preventDefault();
+      event.stopPropagation();
+      void goto(bannerHref(desk.id, banner));
+    };
+    banner.addEventListener('click', open, true);
+    banner.addEventListener('keydown', (event) => event.key === 'Enter' && open(event));
+  }
+
   /** A press on the paper beside or below the words means them: the browser alone would take the caret away. */
   function pressPaper(event: MouseEvent, column: Element) {
     const target = event.target as Element;
     if (event.button !== 0 || (target !== column && column.contains(target))) return;
-    if (target.closest('a, button, summary, header, footer, nav')) return;
+    if (target.closest('a, button, summary, header, footer, nav, [data-banner]')) return;
     event.preventDefault();
     // The editor would choose the whole piece that stands at that height.
     event.stopPropagation();

@@ -9,6 +9,8 @@
   import { arrangementList } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
   import { count, weight } from '$lib/model/words';
+  import { goto } from '$app/navigation';
+  import { bannerHref, bannerIn } from './banner';
   import type { Desk } from './desk.svelte';
   import type { Piece } from './editor/pieces';
 
@@ -22,6 +24,11 @@
   let dragged = $state.raw<Piece[] | null>(null);
   const pieces = $derived(dragged ?? desk.pieces);
   const notices = $derived(desk.preview.look?.notices ?? []);
+  function goTo(blockId: string) {
+    const banner = bannerIn(desk.frame?.contentDocument);
+    if (banner?.querySelector(`[data-block="${CSS.escape(blockId)}"]`)) void goto(bannerHref(desk.id, banner));
+    else desk.choose(blockId);
+  }
   const lines = (text: string) => Math.min(4, Math.max(1, Math.ceil(text.length / 22)));
 
   function drop(event: CustomEvent<DndEvent<Piece>>) {
@@ -167,7 +174,7 @@
   <Group name="To mend" value={count(notices.length, 'thing')} bind:open={mendOpen}>
     {#each notices as notice, i (i)}
       <p class="mb-1.5">
-        {notice.sentence} <button class="dk-link" onclick={() => desk.choose(notice.blockId)}>go there</button>
+        {notice.sentence} <button class="dk-link" onclick={() => goTo(notice.blockId)}>go there</button>
       </p>
     {/each}
   </Group>

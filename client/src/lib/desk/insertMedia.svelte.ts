@@ -112,7 +112,9 @@ export class InsertMedia {
   async heardOfWords() {
     const asked = this.fresh;
     if (asked.length === 0) return;
-    const items = await queryClient.fetchQuery({ ...thesePictures([...asked]), staleTime: 0 }).catch(() => []);
+    const items = await queryClient.fetchQuery({ ...thesePictures([...asked]), staleTime: 0 }).catch(() => null);
+    // Without an answer they go on being asked about.
+    if (!items) return;
     const silent = items.filter((item) => item.words.alt === '').map((item) => item.id);
     this.fresh = this.fresh.filter((id) => !asked.includes(id) || silent.includes(id));
   }

@@ -1,6 +1,6 @@
 <!-- A picture with the box of what must never be cut off. -->
 <script lang="ts">
-  import { proofOf, type Schemas } from '$lib/api/client';
+  import { proofOf } from '$lib/api/client';
   import DrawnBox from '$lib/ui/DrawnBox.svelte';
 
   type Box = { x: number; y: number; width: number; height: number };
@@ -14,7 +14,7 @@
     picture: string;
     /** Width over height of the picture. */
     shape: number;
-    keep: Schemas['KeepArea'] | null;
+    keep: Box | null;
     /** Shown beside, as fractions of the picture. */
     cut?: Box;
     onchange: (box: Box) => void;

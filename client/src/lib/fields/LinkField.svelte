@@ -3,7 +3,7 @@
   import { untrack } from 'svelte';
   import { createQuery } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
-  import { pageList } from '$lib/api/queries';
+  import { pageNames } from '$lib/api/queries';
   import { otherFiles } from '$lib/media/otherFiles';
   import { weight } from '$lib/model/words';
 
@@ -22,7 +22,7 @@
     onset: (written: string | null) => void;
     hint: string;
   } = $props();
-  const pages = createQuery(pageList);
+  const pages = createQuery(pageNames);
   let typed = $state<string | null>(null);
   let reading = $state.raw<Schemas['LinkResponse'] | null>(null);
   const files = createQuery(() => otherFiles(''));

@@ -53,7 +53,7 @@
   async function change(shared: SiteLook['looks'][number], look: LookAttrs) {
     const before = shared.look;
     if (!(await keep(shared.id, look, shared.name)) || forAll?.takes(shared.id, look)) return;
-    forAll = new LookForAll(shared.id, before, look, onlooks);
+    forAll = new LookForAll(shared.id, before, look, onlooks, (sentence) => (problem = sentence));
     ondid?.(forAll);
   }
 

@@ -1,4 +1,4 @@
-import { answer, api, type SiteLook } from '$lib/api/client';
+import { answer, api, sentenceOf, type SiteLook } from '$lib/api/client';
 import { queryClient, sitePlan } from '$lib/api/queries';
 import type { LookAttrs } from '$lib/model/attrs';
 
@@ -23,6 +23,7 @@ export class LookForAll {
     private readonly before: LookAttrs,
     private now: LookAttrs,
     private readonly onlooks: (looks: Looks) => Promise<void> | void,
+    private readonly onproblem: (sentence: string) => void,
   ) {
     this.at = Date.now();
   }
@@ -38,9 +39,15 @@ export class LookForAll {
   redo = () => void this.set(this.now);
 
   private async set(look: LookAttrs) {
-    const { looks } = await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 });
-    const there = looks.find((one) => one.id === this.id);
-    if (there) await this.onlooks(await keepLook(looks, this.id, there.name, look));
+    // What comes after is a change of its own.
+    this.at = 0;
+    try {
+      const { looks } = await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 });
+      const there = looks.find((one) => one.id === this.id);
+      if (there) await this.onlooks(await keepLook(looks, this.id, there.name, look));
+    } catch (error) {
+      this.onproblem(sentenceOf(error));
+    }
   }
 }
 

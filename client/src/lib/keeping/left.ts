@@ -22,20 +22,33 @@ export function putLeft(name: string, typed: Left['typed']) {
 
 export const removeLeft = (name: string) => localStorage.removeItem(keyOf(name));
 
-/** What this window had left before it was loaded anew, and what windows left that are gone: it is this one's from then on. */
+/** What this window had left before it was loaded anew, and what windows left that are gone. */
 export async function takeLeft(): Promise<Left[]> {
-  const held = new Set(((await navigator.locks?.query())?.held ?? []).map((lock) => lock.name));
+  const held = await locksHeld();
   // A window that was duplicated comes with the name of the first, which holds it.
   if (held.has(lockOf(tab))) sessionStorage.setItem(tabKey, (tab = newName()));
   void navigator.locks?.request(lockOf(tab), () => new Promise(() => {}));
+  return [...stored((of) => of === tab), ...takeFrom(held)];
+}
+
+/** What windows left that are gone: it is this one's from then on. */
+export const takeGone = async () => takeFrom(await locksHeld());
+
+const locksHeld = async () => new Set(((await navigator.locks?.query())?.held ?? []).map((lock) => lock.name));
+
+function takeFrom(held: Set<string | undefined>): Left[] {
+  return stored((of) => of !== tab && !held.has(lockOf(of)), true);
+}
+
+function stored(isWanted: (of: string) => boolean, moves = false): Left[] {
   const found: Left[] = [];
   for (const key of Object.keys(localStorage).filter((one) => one.startsWith(prefix))) {
     const [, of, ...rest] = key.split(':');
-    if (of !== tab && held.has(lockOf(of!))) continue;
+    if (!isWanted(of!)) continue;
     const [name, typed] = [rest.join(':'), read(localStorage.getItem(key))];
     // Stored under the name of this window before it is let go under the other.
-    if (typed && of !== tab) putLeft(name, typed);
-    if (of !== tab) localStorage.removeItem(key);
+    if (typed && moves) putLeft(name, typed);
+    if (moves) localStorage.removeItem(key);
     if (typed) found.push({ name, typed });
   }
   return found;

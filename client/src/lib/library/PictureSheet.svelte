@@ -1,5 +1,6 @@
 <!-- One picture's sheet: its words, where it stands, and what must stay in view. What is typed keeps itself. -->
 <script lang="ts">
+  import { placeHref } from '$lib/model/places';
   import { createQuery } from '@tanstack/svelte-query';
   import X from '@lucide/svelte/icons/x';
   import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
@@ -13,7 +14,7 @@
   import { wordLabels } from '$lib/model/wordLabels';
   import CopyAddress from '$lib/ui/CopyAddress.svelte';
   import OwnColumns from './OwnColumns.svelte';
-  import { count, dayOf, markWords, weight } from '$lib/model/words';
+  import { count, dayOf, markWords, weight, keepSaid, keepsMiddle } from '$lib/model/words';
 
   let {
     id,
@@ -105,7 +106,7 @@
       </div>
       <button class="dk-button bare" onclick={onclose} aria-label="Close the picture's sheet"><X size={16} /></button>
     </div>
-    <Group name="Keep area" value={file.keep?.byHand ? 'drawn by hand' : 'a first guess'} bind:open={keepOpen}>
+    <Group name="Keep area" value={keepSaid(file.keep)} bind:open={keepOpen}>
       <KeepBox
         picture={file.picture}
         shape={file.width / file.height}
@@ -114,7 +115,11 @@
       />
       <FieldNote fields={words} field="keep" />
       <a class="dk-button mt-2" href="/library/room/{id}">Open in the room<span class="dk-key">F</span></a>
-      <p class="mt-2 text-quiet">No cut anywhere loses what is in the box, where its shape can hold it.</p>
+      <p class="mt-2 text-quiet">
+        {words.value(file, 'keep')
+          ? 'No cut anywhere loses what is in the box, where its shape can hold it.'
+          : keepsMiddle}
+      </p>
     </Group>
     <Group name="Words" value={file.words.title} bind:open={wordsOpen}>
       {#each fields as field (field.name)}
@@ -170,7 +175,7 @@
     <Group name="Stands in" value={count(picture.data?.standsIn.length ?? 0, 'place')} bind:open={standsOpen}>
       {#each picture.data?.standsIn ?? [] as place, i (i)}
         <p>
-          <a class="dk-link" href="/pages/{place.pageId}#{place.blockId}">{place.pageTitle}</a>
+          <a class="dk-link" href={placeHref(place.pageId, place.blockId)}>{place.pageTitle}</a>
           <span class="text-quiet">{place.size}{place.shape ? `, ${place.shape}` : ''}</span>
         </p>
       {:else}

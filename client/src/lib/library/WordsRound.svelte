@@ -37,30 +37,40 @@
       round = ids;
       [at, problem] = [0, ''];
       changed.clear();
+      unsaved.clear();
       void focusFirst();
     });
   });
+
+  const failed = (error: unknown) => void (problem = sentenceOf(error));
 
   async function focusFirst() {
     const id = round[at];
     if (!id) return;
     // The next is here before it is asked for.
     if (round[at + 1]) void queryClient.prefetchQuery(onePicture(round[at + 1]!));
-    // The words are there before the field that wants them takes the typing.
-    await queryClient.fetchQuery(onePicture(id)).catch((error: unknown) => (problem = sentenceOf(error)));
+    // What is known already takes the caret at once: later it would move away under somebody's typing.
+    const { queryKey, queryFn } = onePicture(id);
+    const known = queryClient.getQueryData<Awaited<ReturnType<typeof queryFn>>>(queryKey);
+    const there = known ?? (await queryClient.fetchQuery({ queryKey, queryFn }).catch(failed));
     await tick();
+    if (!there || round[at] !== id) return;
+    const { marks, words: has } = there.file;
     // Where the work is: a title that is only the camera's, else the first field that is still empty.
-    const needs = (name: Name) => (name === 'title' ? item?.marks.includes('fileNameAsTitle') : !item?.words[name]);
+    const needs = (name: Name) => (name === 'title' ? marks.includes('fileNameAsTitle') : !has[name]);
     const first = fields.find((field) => needs(field.name)) ?? fields[0]!;
     const field = document.getElementById(`round-${first.name}`) as HTMLInputElement | null;
     field?.focus();
     field?.select();
   }
 
-  /** On at once, so that what is typed next is the next one's; back to this one where something of it was not saved. */
+  /** Pictures that one has gone on from, and of which something is not saved. */
+  const unsaved = new SvelteSet<string>();
+
+  /** On at once, so that what is typed next is the next one's; where something was not saved, a way back to it stands. */
   async function go(by: 1 | -1) {
     if (!item) return;
-    const [from, left] = [at, words];
+    const [from, left] = [round[at]!, words];
     const isLast = at + by >= round.length;
     if (!isLast) {
       at = Math.max(0, at + by);
@@ -68,12 +78,23 @@
     }
     await left.leaveAll();
     const isOpen = !['', 'kept', 'offline'].includes(left.state);
-    if (isOpen) at = from;
-    else if (isLast) open = false;
+    if (isOpen && !isLast) unsaved.add(from);
+    else if (!isOpen) unsaved.delete(from);
+    if (isLast && !isOpen && unsaved.size === 0) open = false;
+    else if (isLast && !isOpen) back();
+  }
+
+  /** To the first of those that are not saved: not by itself, where somebody types on. */
+  function back() {
+    const [id] = unsaved;
+    if (!id) return;
+    unsaved.delete(id);
+    at = round.indexOf(id);
+    void focusFirst();
   }
 
   function type(name: Name, text: string) {
-    if (!item) return;
+    if (item?.id !== words.id) return;
     changed.add(item.id);
     words.type(item, name, text);
   }
@@ -139,6 +160,12 @@
         {/each}
         <div class="mt-2"><KeptNote fields={words} /></div>
         {#if problem}<p class="dk-problem mt-2" role="alert">{problem}</p>{/if}
+        {#if unsaved.size > 0}
+          <p class="dk-problem mt-2" role="alert">
+            Something of {count(unsaved.size, 'picture')} before could not be saved.
+            <button class="dk-link" onclick={back}>Back to it</button>
+          </p>
+        {/if}
       </div>
     </div>
   {/if}
@@ -149,7 +176,7 @@
     <button class="dk-button" disabled={at === 0} onclick={() => go(-1)}>Back <kbd class="dk-key">Ctrl ⇧ ↵</kbd></button
     >
     <button class="dk-button main" onclick={() => go(1)}
-      >{at + 1 === round.length ? 'Keep and end' : 'Keep and on'} · Ctrl ↵</button
+      >{at + 1 === round.length ? 'Save and close' : 'Save and next'} · Ctrl ↵</button
     >
   {/snippet}
 </Sheet>

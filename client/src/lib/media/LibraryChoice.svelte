@@ -1,14 +1,21 @@
 <!-- The library's pictures, searched and chosen. -->
 <script lang="ts">
   import type { FileItem } from '$lib/api/client';
+  import type { Through } from '$lib/api/queries';
   import BoxDrawn from '$lib/ui/BoxDrawn.svelte';
   import { Boxing } from '$lib/ui/boxing.svelte';
   import type { Choosing } from '$lib/ui/choosing.svelte';
   import { find } from './found.svelte';
   import PictureRows from './PictureRows.svelte';
   import PictureTile from './PictureTile.svelte';
+  import ThroughWords from './ThroughWords.svelte';
 
-  let { choosing, many, onone }: { choosing: Choosing; many: boolean; onone: (id: string) => void } = $props();
+  let {
+    choosing,
+    many,
+    through = null,
+    onone,
+  }: { choosing: Choosing; many: boolean; through?: Through | null; onone: (id: string) => void } = $props();
   let query = $state('');
   let scroller = $state<HTMLElement>();
   const boxing = new Boxing(
@@ -18,7 +25,7 @@
   );
   const found = find(
     () => query.trim(),
-    () => null,
+    () => through,
   );
 
   function press(event: MouseEvent, item: FileItem) {
@@ -44,13 +51,15 @@
       : 'The library is empty: take pictures from this computer.'
     : many
       ? 'Press one after the other in the order they shall have; Shift chooses all between, a box drawn between them all it touches.'
-      : 'Press the one to take.'}
+      : through
+        ? 'Those that fit the place best come first. Press the one to take.'
+        : 'Press the one to take.'}
 </p>
 <PictureRows
   bind:scroller
   {found}
   rowHeight={104}
-  wordsHeight={70}
+  wordsHeight={through ? 90 : 70}
   class="mt-2 h-[52vh] border border-hair"
   onpointerdown={many ? boxing.draw : undefined}
 >
@@ -64,7 +73,11 @@
     >
       <PictureTile {item} {width} {height} chosen={choosing.ids.has(item.id)} number={choosing.numberOf(item.id)} />
       <span class="mt-1 block truncate">{item.words.title}</span>
-      <span class="dk-tabular -mr-5 block truncate text-quiet">{item.width} × {item.height}</span>
+      {#if item.through}
+        <ThroughWords through={item.through} />
+      {:else}
+        <span class="dk-tabular -mr-5 block truncate text-quiet">{item.width} × {item.height}</span>
+      {/if}
     </button>
   {/snippet}
 </PictureRows>

@@ -79,12 +79,16 @@
   }
 </script>
 
+<svelte:window onpointerup={found.letGo} onpointercancel={found.letGo} ondragend={found.letGo} />
 <div
   bind:this={scroller}
   bind:clientWidth={width}
   class="relative overflow-y-auto bg-base-200 {classes}"
   role="presentation"
-  {onpointerdown}
+  onpointerdown={(event) => {
+    found.hold();
+    onpointerdown?.(event);
+  }}
 >
   {@render over?.()}
   <div class="relative" style:height="{$virtualizer.getTotalSize()}px" role="list" aria-label="Pictures">

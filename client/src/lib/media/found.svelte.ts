@@ -25,10 +25,14 @@ export function find(line: () => string, through: () => Through | null) {
   }));
   // Until the outline of the same search is there, the first page is what there is to lay.
   const laid = $derived(total > pageSize && all.data?.of === head.data?.of ? all.data : undefined);
-  const ids: readonly string[] = $derived(laid?.ids ?? head.data?.items.map((item) => item.id) ?? []);
-  const shapes: readonly number[] = $derived(
-    laid?.shapes.map((thousandths) => thousandths / 1000) ?? head.data?.items.map(shapeOf) ?? [],
-  );
+  const newest = $derived({
+    ids: laid?.ids ?? head.data?.items.map((item) => item.id) ?? [],
+    shapes: laid?.shapes.map((thousandths) => thousandths / 1000) ?? head.data?.items.map(shapeOf) ?? [],
+  });
+  /** What stood there when the pointer went down: nothing is moved from under a press. */
+  let held = $state.raw<{ ids: string[]; shapes: number[]; loaded: ReadonlyMap<string, FileItem> } | null>(null);
+  const ids: readonly string[] = $derived(held?.ids ?? newest.ids);
+  const shapes: readonly number[] = $derived(held?.shapes ?? newest.shapes);
 
   const first = $derived(Math.max(1, Math.floor(from / pageSize)));
   const last = $derived(Math.floor((Math.min(to, ids.length) - 1) / pageSize));
@@ -36,7 +40,9 @@ export function find(line: () => string, through: () => Through | null) {
     queries: Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => picturePage(line(), through(), first + i)),
   }));
   const pages = $derived([head.data, ...further.map((page) => page.data)]);
+  const loadedNow = $derived(pages.flatMap((page) => page?.items ?? []));
   const at = (index: number): FileItem | undefined =>
+    held?.loaded.get(held.ids[index] ?? '') ??
     pages.find((page) => page?.number === Math.floor(index / pageSize))?.items[index % pageSize];
 
   return {
@@ -63,10 +69,19 @@ export function find(line: () => string, through: () => Through | null) {
     },
     /** Those that are loaded. */
     get loaded() {
-      return pages.flatMap((page) => page?.items ?? []);
+      return loadedNow;
     },
     /** A picture by its number; undefined while it is not loaded. */
     at,
+    /** Keeps all where it stands while the pointer is down. */
+    hold() {
+      // eslint-disable-next-line svelte/prefer-svelte-reactivity -- a picture of the moment: nothing of it changes
+      held = { ...newest, loaded: new Map(loadedNow.map((item) => [item.id, item])) };
+    },
+    /** The press is over, and has been taken: what came meanwhile may be shown. */
+    letGo() {
+      if (held) setTimeout(() => (held = null));
+    },
     /** Says which are in view, so that they are loaded. */
     show(begin: number, end: number) {
       clearTimeout(waiting);

@@ -100,7 +100,28 @@ export type GroundAttrs = {
   words: 'dark' | 'light';
 };
 export type CellAttrs = GroundAttrs & { id: string | null };
-export type BandAttrs = CellAttrs & WordsPlace;
+/** What a band has of its own on one class of screen; what is not given is as everywhere. */
+export type BandException = Partial<Pick<WordsPlace, 'across' | 'down'>> & {
+  picture?: string;
+  /** What has to be seen there of the picture. */
+  cut?: DrawnCut;
+  /** Ids of its pieces of words that are left out there. */
+  without?: string[];
+};
+export type BandAttrs = CellAttrs & WordsPlace & { at?: Partial<Record<WidthClass, BandException>> | null };
+
+/** Nothing behind, and words where they stand without anybody's doing. */
+export const placeDefaults: WordsPlace = { leastHeight: [0, 0, 0], across: 'left', down: 'middle' };
+export const groundDefaults: GroundAttrs = {
+  colour: null,
+  picture: null,
+  video: null,
+  set: null,
+  repeats: false,
+  tint: '#000000',
+  tintStrength: [0, 0, 0],
+  words: 'dark',
+};
 
 /** The id of a new piece. */
 export const newId = () => crypto.randomUUID().replaceAll('-', '').slice(0, 10);

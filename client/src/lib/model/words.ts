@@ -13,6 +13,12 @@ export const timeOf = (at: string | number) =>
 export const dayOf = (iso: string) =>
   new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(iso));
 
+/** Where a keep area comes from; where nothing stands out there is none. */
+export const keepSaid = (keep: { byHand: boolean } | null | undefined) =>
+  !keep ? 'no clear subject' : keep.byHand ? 'set by hand' : 'a first guess';
+export const keepsMiddle =
+  'Nothing stands out clearly, so cuts keep the middle. Move the box over what must stay in view.';
+
 /** How the tool writes the names that the server uses for what is still to be mended. */
 export const markWords: Record<string, string> = {
   noAlt: 'no alt',

@@ -9,18 +9,22 @@
 
   let {
     item,
+    isPictured,
     first,
     last,
     onmove,
+    onfirst,
     onswitch,
     ondate,
     oncopy,
     ontakeaway,
   }: {
     item: PageItem;
+    isPictured: boolean;
     first: boolean;
     last: boolean;
     onmove: (by: -1 | 1) => void;
+    onfirst: () => void;
     onswitch: (on: boolean) => void;
     ondate: (date: string) => void;
     oncopy: () => void;
@@ -35,7 +39,7 @@
   };
 </script>
 
-<article aria-label={item.title} class="flex w-[268px] flex-col">
+<article aria-label={item.title} class="flex h-full w-[268px] flex-col">
   <a
     href="/pages/{item.id}"
     draggable="false"
@@ -43,14 +47,16 @@
     class="page-view block overflow-hidden border border-hair bg-base-100"
     class:opacity-55={!item.isOn}
   >
-    <iframe
-      src="/proof/{item.id}?desk&v={encodeURIComponent(item.changedAt)}"
-      title=""
-      loading="lazy"
-      tabindex="-1"
-      aria-hidden="true"
-      scrolling="no"
-    ></iframe>
+    {#if isPictured}
+      <iframe
+        src="/proof/{item.id}?desk&v={encodeURIComponent(item.changedAt)}"
+        title=""
+        loading="lazy"
+        tabindex="-1"
+        aria-hidden="true"
+        scrolling="no"
+      ></iframe>
+    {/if}
   </a>
   <div class="mt-2 flex items-start gap-1">
     <span class="-ml-1 cursor-grab py-0.5 text-quiet" aria-hidden="true"><Grip size={15} /></span>
@@ -75,7 +81,7 @@
       {/if}
     </div>
   </div>
-  <div class="mt-1.5 flex gap-1.5">
+  <div class="mt-auto flex gap-1.5 pt-1.5">
     <button class="dk-button" disabled={first} onclick={() => onmove(-1)} aria-label="Move {item.title} earlier"
       >Earlier</button
     >
@@ -92,6 +98,9 @@
           sideOffset={4}
           align="end"
         >
+          {#if !first}
+            <DropdownMenu.Item class="dk-item" onSelect={onfirst}>Move to the beginning</DropdownMenu.Item>
+          {/if}
           <DropdownMenu.Item class="dk-item" onSelect={oncopy}>Duplicate</DropdownMenu.Item>
           {#if item.path !== ''}
             <DropdownMenu.Item class="dk-item" onSelect={() => onswitch(!item.isOn)}

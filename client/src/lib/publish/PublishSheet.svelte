@@ -14,6 +14,8 @@
   const running = $derived(job?.state === 'running');
   const changed = $derived(preview.data?.pages.filter((page) => page.change !== 'same') ?? []);
 
+  /** So many names are read; the rest is counted. */
+  const named = 12;
   const restyled = $derived(changed.filter((page) => page.isStyleAlone && page.notices.length === 0));
   const told = $derived(changed.filter((page) => !restyled.includes(page)));
   const round = $derived(preview.data?.round ?? []);
@@ -62,6 +64,16 @@
     }
   }
 
+  /** What was made so far is kept: published again, it goes on from there. */
+  async function stop() {
+    if (!job) return;
+    try {
+      await answer(api.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } }));
+    } catch (error) {
+      problem = sentenceOf(error);
+    }
+  }
+
   const verb: Record<string, string> = { new: 'comes new', changed: 'changes', off: 'goes from the public site' };
 </script>
 
@@ -73,11 +85,7 @@
     {/if}
   {:else if job}
     <p class="text-read" role="status">{job.progress.sentence}</p>
-    <progress
-      class="mt-3 h-1.5 w-full accent-primary"
-      value={job.progress.done}
-      max={job.progress.of}
-      aria-label="Publishing"
+    <progress class="mt-3 h-2 w-full" value={job.progress.done} max={job.progress.of} aria-label="Publishing"
     ></progress>
     <p class="mt-2 text-quiet">You can close this and go on working; the public site changes in one step at the end.</p>
   {:else if preview.isPending}
@@ -92,7 +100,12 @@
         <li class="py-2">
           {count(restyled.length, 'page')}
           {restyled.length === 1 ? 'changes' : 'change'} by the site’s look alone:
-          <span class="text-quiet">{restyled.map((page) => page.title).join(', ')}</span>
+          <span class="text-quiet"
+            >{restyled
+              .slice(0, named)
+              .map((page) => page.title)
+              .join(', ')}{restyled.length > named ? ` and ${restyled.length - named} more` : ''}</span
+          >
         </li>
       {/if}
       {#each told as page (page.id)}
@@ -103,6 +116,7 @@
           {#each page.notices as notice, i (i)}<p class="text-soft">{notice}</p>{/each}
         </li>
       {/each}
+      {#if preview.data?.morePages}<li class="py-2">{count(preview.data.morePages, 'more page')} besides.</li>{/if}
       {#each others as address (address)}
         <li class="py-2">The file at <span class="text-quiet">/{address}</span> comes, changes or goes.</li>
       {/each}
@@ -118,7 +132,8 @@
   {#if damage && !job}<p class="dk-problem mt-3" role="alert">{damage}</p>{/if}
   {#if problem}<p class="dk-problem mt-3" role="alert">{problem}</p>{/if}
   {#snippet foot()}
-    <button class="dk-button" onclick={() => (open = false)}>{job && !running ? 'Done' : 'Not now'}</button>
+    {#if running}<button class="dk-button" onclick={stop}>Stop</button>{/if}
+    <button class="dk-button" onclick={() => (open = false)}>{running ? 'Close' : job ? 'Done' : 'Not now'}</button>
     {#if !job || running}
       <button class="dk-button main" disabled={running || isNothing} onclick={publish}>
         {running ? 'Publishing' : 'Publish now'}

@@ -1,5 +1,6 @@
 <!-- Every cut this picture is used in, live, each at its real shape; below them the site's shapes. -->
 <script lang="ts">
+  import { placeHref } from '$lib/model/places';
   import Fit from '$lib/ui/Fit.svelte';
   import { count } from '$lib/model/words';
   import PictureWindow from './PictureWindow.svelte';
@@ -22,7 +23,7 @@
     {#each pages as page (page)}
       {@const cuts = room.look.cuts.filter((cut) => cut.pageId === page)}
       <section class="border-b border-hair py-3">
-        <h3><a class="dk-link" href="/pages/{page}#{cuts[0]?.blockId}">{cuts[0]?.pageTitle}</a></h3>
+        <h3><a class="dk-link" href={placeHref(page, cuts[0]?.blockId)}>{cuts[0]?.pageTitle}</a></h3>
         <div class="mt-2 flex flex-wrap gap-x-6 gap-y-3">
           {#each cuts as cut, i (i)}
             <figure>

@@ -1,5 +1,7 @@
 <!-- The picture out, at a size and in a format of one's own choosing. -->
 <script lang="ts">
+  import { sentenceOf } from '$lib/api/client';
+  import { saveFile } from '$lib/api/saveFile';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { Room } from './room.svelte';
 
@@ -24,6 +26,13 @@
           ]),
     ])}`,
   );
+  let making = $state(false);
+  let problem = $state('');
+  async function save() {
+    [making, problem] = [true, ''];
+    await saveFile(href).catch((error) => (problem = sentenceOf(error)));
+    making = false;
+  }
 </script>
 
 <Sheet bind:open title="Download at a size">
@@ -70,10 +79,9 @@
       There are {size.width} px: a larger file would only be blown up.
     </p>{/if}
   {#snippet foot()}
-    {#if wide > size.width}
-      <button class="dk-button main" disabled>Download</button>
-    {:else}
-      <a class="dk-button main" {href} download>Download</a>
-    {/if}
+    {#if problem}<p class="dk-problem" role="alert">{problem}</p>{/if}
+    <button class="dk-button main" disabled={making || wide > size.width} onclick={() => void save()}
+      >{making ? 'Making the file …' : 'Download'}</button
+    >
   {/snippet}
 </Sheet>

@@ -1,4 +1,4 @@
-<!-- A ruled scale with nought in its middle (or at its start): drag, arrow keys, or double-click for nought. -->
+<!-- A ruled scale with nought in its middle (or at its start): drag, arrow keys, a number that is typed, or double-click for nought. -->
 <script lang="ts">
   let {
     name,
@@ -23,14 +23,38 @@
   } = $props();
   const id = $props.id();
   const written = $derived(`${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value)}${unit}`);
+  let typed = $state<string | null>(null);
+  /** A number that is typed goes to the nearest the scale has; what is none leaves it as it was. */
+  function take() {
+    const number = Number(
+      (typed ?? '')
+        .replace('−', '-')
+        .replace(',', '.')
+        .replace(unit || '+', '')
+        .replace('+', ''),
+    );
+    if ((typed ?? '').trim() !== '' && Number.isFinite(number))
+      onchange(Math.min(to, Math.max(from, Math.round(number / step) * step)));
+    typed = null;
+  }
   const ticks = 17;
   const share = (v: number) => (v - from) / (to - from);
 </script>
 
 <div class="min-w-0">
-  <p class="flex justify-between">
+  <p class="flex items-center justify-between">
     <label for={id}>{name}</label>
-    <output for={id} class="dk-tabular font-semibold">{written}</output>
+    <input
+      class="dk-tabular min-h-6 w-12 rounded-[2px] bg-transparent text-right font-semibold hover:bg-base-200"
+      aria-label="{name} as a number"
+      inputmode="decimal"
+      {disabled}
+      value={typed ?? written}
+      onfocus={(event) => event.currentTarget.select()}
+      oninput={(event) => (typed = event.currentTarget.value)}
+      onchange={take}
+      onblur={() => (typed = null)}
+    />
   </p>
   <div class="relative h-6">
     {#each { length: ticks }, i (i)}

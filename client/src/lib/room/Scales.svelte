@@ -19,7 +19,7 @@
   ];
 </script>
 
-<div class="mt-2 grid grid-cols-7 gap-5">
+<div class="mt-2 grid grid-cols-4 gap-x-5 gap-y-1 @min-[800px]:grid-cols-7">
   <RuledScale
     name="Straighten"
     value={room.edits.straightenDeg}

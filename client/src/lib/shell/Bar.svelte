@@ -31,6 +31,7 @@
     { name: 'Pages', href: '/', here: () => page.url.pathname === '/' || page.url.pathname.startsWith('/pages') },
     { name: 'Library', href: '/library', here: () => page.url.pathname.startsWith('/library') },
     { name: 'Arrangements', href: '/arrangements', here: () => page.url.pathname.startsWith('/arrangements') },
+    { name: 'Banners', href: '/banners', here: () => page.url.pathname.startsWith('/banners') },
   ];
 </script>
 

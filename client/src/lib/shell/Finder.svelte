@@ -5,7 +5,7 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { answer, api, proofOf } from '$lib/api/client';
-  import { arrangementList, pageList } from '$lib/api/queries';
+  import { arrangementList, bannerList, pageNames } from '$lib/api/queries';
   import { otherFiles } from '$lib/media/otherFiles';
   import { acts, askToPublish, type Act } from '$lib/ui/acts.svelte';
   import { askForKeys } from '$lib/ui/letters.svelte';
@@ -15,8 +15,9 @@
   let typed = $state('');
   const line = $derived(typed.trim());
   const most = 6;
-  const pages = createQuery(() => ({ ...pageList(), enabled: open }));
+  const pages = createQuery(() => ({ ...pageNames(), enabled: open }));
   const sets = createQuery(() => ({ ...arrangementList(), enabled: open }));
+  const banners = createQuery(() => ({ ...bannerList(), enabled: open }));
   const files = createQuery(() => ({ ...otherFiles(line), enabled: open && line !== '' }));
   const pictures = createQuery(() => ({
     queryKey: ['files', 'find', line],
@@ -33,6 +34,7 @@
     to('Library as a list', '/library?list=1'),
     to('Other files', '/library/files'),
     to('Arrangements', '/arrangements'),
+    to('Banners', '/banners', 'what stands at the top of pages, and when'),
     to('From elsewhere', '/library/in', 'a mail, a web page, an archive'),
     to('The shelf of patterns', '/library/shelf'),
     to('Site', '/site', 'name, widths, type, colours, shapes'),
@@ -72,6 +74,15 @@
         name: 'Arrangements',
         items: line
           ? answers((sets.data?.arrangements ?? []).map((one) => to(one.name, `/arrangements/${one.id}`))).slice(
+              0,
+              most,
+            )
+          : [],
+      },
+      {
+        name: 'Banners',
+        items: line
+          ? answers((banners.data?.items ?? []).map((one) => to(one.values.name, `/banners?banner=${one.id}`))).slice(
               0,
               most,
             )

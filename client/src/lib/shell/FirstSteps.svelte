@@ -5,11 +5,11 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api, sentenceOf } from '$lib/api/client';
-  import { pageList, queryClient, sitePlan } from '$lib/api/queries';
+  import { pageCards, queryClient, sitePlan } from '$lib/api/queries';
   import { askToPublish } from '$lib/ui/acts.svelte';
   import { firstSteps } from './firstSteps.svelte';
 
-  const pages = createQuery(() => ({ ...pageList(), enabled: firstSteps.isOn }));
+  const pages = createQuery(() => ({ ...pageCards('page', 0), enabled: firstSteps.isOn }));
   const site = createQuery(sitePlan);
   const mine = $derived(pages.data?.find((one) => one.id === firstSteps.pageId) ?? pages.data?.[0]);
   const hasPictures = $derived((mine?.pictures.length ?? 0) > 0);

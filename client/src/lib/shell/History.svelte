@@ -22,7 +22,7 @@
     differences,
     viewOf,
   }: {
-    what: 'page' | 'arrangement';
+    what: 'page' | 'arrangement' | 'banner';
     /** Address of the screen that this leads back to, and its name. */
     back: string;
     backTo: string;
@@ -84,7 +84,8 @@
 </script>
 
 <svelte:head
-  ><title>History of {now?.title ?? (what === 'page' ? 'a page' : 'an arrangement')} · Dekoro</title></svelte:head
+  ><title>History of {now?.title ?? (what === 'arrangement' ? 'an arrangement' : `a ${what}`)} · Dekoro</title
+  ></svelte:head
 >
 <svelte:window onkeydown={keys} />
 

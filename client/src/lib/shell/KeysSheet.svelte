@@ -5,7 +5,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api } from '$lib/api/client';
-  import { pageList } from '$lib/api/queries';
+  import { pageNames } from '$lib/api/queries';
   import { firstSteps } from './firstSteps.svelte';
   import { helps } from './help';
   import { letters } from '$lib/ui/letters.svelte';
@@ -58,7 +58,7 @@
     },
   ];
   const help = $derived(helps.find(({ at }) => at.test(page.url.pathname)));
-  const pages = createQuery(() => ({ ...pageList(), enabled: open }));
+  const pages = createQuery(() => ({ ...pageNames(), enabled: open }));
 
   /** On a site that has pages they are gone through on a copy of one, so that nothing of it is changed. */
   async function show() {

@@ -52,8 +52,7 @@
         <li class="flex min-h-6 items-center gap-3">
           <span class="w-60 truncate" title={upload.file.name}>{upload.file.name}</span>
           {#if upload.state === 'sending'}
-            <progress class="h-1.5 w-40 accent-primary" value={upload.sent} max="1" aria-label={upload.file.name}
-            ></progress>
+            <progress class="h-2 w-40" value={upload.sent} max="1" aria-label={upload.file.name}></progress>
             {#if upload.sent === 1}<span class="text-quiet">measuring</span>{/if}
           {:else if upload.state === 'refused'}
             <span class="dk-problem flex-1">{upload.sentence}</span>

@@ -24,8 +24,23 @@ export const helps: Help[] = [
     ],
   },
   {
+    name: 'Banners',
+    at: /^\/banners/,
+    sentences: [
+      'Each row is a banner with the days it runs. The first row that runs on a day wins; the foot shows what visitors see.',
+      'Drag the ends of a bar to change its days, drag a row to change which wins; arrow keys on its name do both. Click a day to see it.',
+      'Below stands the top of the page on that day, on desktop and phone; at the right what can be set of the banner.',
+    ],
+    parts: [
+      [0, 0, 100, 40, 'the year'],
+      [0, 44, 50, 56, 'desktop'],
+      [52, 44, 20, 56, 'phone'],
+      [74, 44, 26, 56, 'banner'],
+    ],
+  },
+  {
     name: 'Proofs and history',
-    at: /^\/(pages|arrangements)\/[^/]+\/(proofs|history)$/,
+    at: /^\/(pages|arrangements|banners)\/[^/]+\/(proofs|history)$/,
     sentences: [
       'Proofs show the page at all widths side by side. History shows every state it was kept in, beside how it is now.',
       'Any state can be had back; how it stands now stays among the states.',

@@ -94,7 +94,9 @@ export class SiteStyle {
         const errors = error instanceof Problem ? (error.more.errors as StyleError[] | undefined) : undefined;
         this.errors = errors ?? [];
         this.problem = errors ? '' : sentenceOf(error);
-        if (error instanceof Problem) sessionStorage.removeItem(sentKey);
+        // Without an answer it may have arrived all the same.
+        if (error instanceof Problem && error.status > 0) sessionStorage.removeItem(sentKey);
+        else this.unanswered = wish;
         if (error instanceof Problem && error.status === 409) await this.meet(look.values, wish, keptOver);
       }
     });

@@ -81,7 +81,10 @@
     if (!area || event.button !== 0) return;
     event.preventDefault();
     event.stopPropagation();
-    (event.currentTarget as HTMLElement).focus();
+    const held = event.currentTarget as HTMLElement;
+    held.focus();
+    // Let go over the page in its frame, it would be heard there alone.
+    held.setPointerCapture(event.pointerId);
     const [start, bounds] = [box, area.getBoundingClientRect()];
     const move = (now: PointerEvent) =>
       to(change(start, (now.clientX - event.clientX) / bounds.width, (now.clientY - event.clientY) / bounds.height));

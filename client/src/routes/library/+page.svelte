@@ -129,7 +129,7 @@
 >
   <div class="flex min-w-0 flex-1 flex-col">
     <h1 class="sr-only">Library</h1>
-    <div class="flex items-center gap-3 border-b border-hair bg-base-200 px-5 py-2.5">
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-2 border-b border-hair bg-base-200 px-5 py-2.5">
       <SearchField
         bind:query
         label="Search the library"

@@ -7,7 +7,7 @@
   import Redo from '@lucide/svelte/icons/redo-2';
   import Undo from '@lucide/svelte/icons/undo-2';
   import { sentenceOf } from '$lib/api/client';
-  import { pageList } from '$lib/api/queries';
+  import { pageNames } from '$lib/api/queries';
   import { classes } from '$lib/model/choices';
   import type { WidthClass } from '$lib/model/attrs';
   import NumberField from '$lib/fields/NumberField.svelte';
@@ -17,7 +17,7 @@
   import { count } from '$lib/model/words';
 
   const style = new SiteStyle();
-  const pages = createQuery(pageList);
+  const pages = createQuery(pageNames);
   let failed = $state('');
   let shown = $state('');
   let at = $state<WidthClass>('desktop');

@@ -93,7 +93,11 @@ internal static class HolderJson
             attrs.Choice("across", HorizontalAlign.Left),
             attrs.Choice("down", VerticalAlign.Middle),
             node.Blocks(node.Place with { Depth = 0, InBand = true })
-        );
+        )
+        {
+            Link = attrs.Text("link", NodeReader.MaxAddressChars),
+            Exceptions = BandExceptionJson.Read(attrs),
+        };
     }
 
     private static JsonObject Write(BandBlock band) =>
@@ -106,6 +110,11 @@ internal static class HolderJson
                 ("leastHeight", Node.Each(band.LeastHeightPx)),
                 ("across", WireName.Of(band.Across)),
                 ("down", WireName.Of(band.Down)),
+                // Of banners alone: what was kept before there were any is written as it was.
+                .. band.Link.Length > 0 ? [("link", (JsonNode?)band.Link)] : Array.Empty<(string, JsonNode?)>(),
+                .. BandExceptionJson.Write(band.Exceptions) is { } at
+                    ? [("at", (JsonNode?)at)]
+                    : Array.Empty<(string, JsonNode?)>(),
             ]
         );
 

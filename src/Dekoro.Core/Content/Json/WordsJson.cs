@@ -15,8 +15,9 @@ internal static class WordsJson
         [
             BlockKind.For<ParagraphBlock>(
                 ["paragraph"],
-                node => new ParagraphBlock(node.Id(), node.Inlines()),
-                p => Node.Of("paragraph", p.Id, p.Inlines.Select(InlineJson.Write))
+                node => new ParagraphBlock(node.Id(), node.Inlines()) { IsSmall = node.Attributes.Flag("small") },
+                // What was kept before there were small lines is written as it was.
+                p => Node.Of("paragraph", p.Id, p.Inlines.Select(InlineJson.Write), p.IsSmall ? [("small", true)] : [])
             ),
             BlockKind.For<HeadingBlock>(
                 ["heading"],

@@ -15,6 +15,8 @@ export class FigureViews {
   private fragments = new Map<string, { html: string; parts: Map<string, HTMLElement> }>();
   private parts = new Map<string, HTMLElement>();
   private mounted = new Map<string, Set<Drawn>>();
+  /** What moves behind words while somebody looks at it. */
+  private moving = new Set<string>();
 
   constructor(private frame: () => Document) {}
 
@@ -101,6 +103,13 @@ export class FigureViews {
     }
   }
 
+  /** Lets the film behind words play on the page, or stops it. */
+  move(id: string, isOn: boolean) {
+    if (isOn) this.moving.add(id);
+    else this.moving.delete(id);
+    for (const view of this.mounted.get(id) ?? []) view.fill(this.parts.get(id));
+  }
+
   /** A piece as it was drawn last, to be shown where the document has none; null where it was not drawn. */
   copyOf(id: string) {
     const part = this.parts.get(id);
@@ -133,14 +142,22 @@ export class FigureViews {
     dom.className = drawn?.className ?? emptyClass;
     dom.style.cssText = drawn?.style.cssText ?? '';
     if (words === dom) return;
-    const ground = drawn?.querySelector(':scope > .ground, :scope > picture, :scope > img')?.cloneNode(true) as
-      HTMLElement | undefined;
-    const stands = dom.firstElementChild === words ? null : dom.firstElementChild;
-    for (const image of ground?.querySelectorAll('img') ?? []) image.loading = 'eager';
-    ground?.setAttribute('contenteditable', 'false');
-    if ((stands?.outerHTML ?? '') === (ground?.outerHTML ?? '')) return;
+    fillGround(dom, words, drawn);
+    this.fillFilm(dom, words, drawn?.querySelector<HTMLVideoElement>(':scope > video.ground'));
+  }
+
+  private fillFilm(dom: HTMLElement, words: HTMLElement, film: HTMLVideoElement | null | undefined) {
+    const stands = dom.querySelector<HTMLVideoElement>(':scope > video');
+    const wanted = this.moving.has(dom.dataset.block ?? '') ? film : null;
+    if (stands && wanted && stands.src === wanted.src) return;
     stands?.remove();
-    if (ground) dom.prepend(ground);
+    if (!wanted) return;
+    const plays = wanted.cloneNode() as HTMLVideoElement;
+    plays.classList.add('plays');
+    plays.contentEditable = 'false';
+    plays.muted = true;
+    dom.insertBefore(plays, words);
+    void plays.play().catch(() => {});
   }
 
   private fill(dom: HTMLElement, rendered: HTMLElement | undefined, waiting: string) {
@@ -168,6 +185,17 @@ export class FigureViews {
   }
 }
 
+function fillGround(dom: HTMLElement, words: HTMLElement, drawn: HTMLElement | undefined) {
+  const ground = drawn?.querySelector(':scope > .ground, :scope > picture, :scope > img')?.cloneNode(true) as
+    HTMLElement | undefined;
+  const stands = dom.firstElementChild === words ? null : dom.firstElementChild;
+  for (const image of ground?.querySelectorAll('img') ?? []) image.loading = 'eager';
+  ground?.setAttribute('contenteditable', 'false');
+  if ((stands?.outerHTML ?? '') === (ground?.outerHTML ?? '')) return;
+  stands?.remove();
+  if (ground) dom.prepend(ground);
+}
+
 /** Before the server has rendered it, and where it renders nothing. */
 const emptyClass = (name: Holder, { inRow, extent }: ColumnsAttrs) =>
   ({
@@ -175,61 +203,3 @@ const emptyClass = (name: Holder, { inRow, extent }: ColumnsAttrs) =>
     columns: `cells cells-${inRow}${extent === 'wide' ? ' cells-wide' : ''}`,
     cell: 'cell',
   })[name];
-
-/** What the frame needs beside the site's own style to be worked in: ProseMirror's base styles, and no more. */
-export const frameStyle = `
-.ProseMirror .cell:has(> .cell-words > p:only-child > br:only-child) {
-  min-height: 96px; outline: 1px dashed currentColor; outline-offset: -1px; padding: 12px;
-}
-.ProseMirror .cell:has(> .cell-words > p:only-child > br:only-child)::before {
-  content: "Empty, " var(--wants, "") ": a picture or words"; display: block; font-size: .875rem; opacity: .65;
-}
-.ProseMirror .cell.dk-over { outline: 3px solid currentColor; }
-.dk-band-empty { outline: 1px dashed currentColor; outline-offset: -8px; }
-.ProseMirror .band-words:has(> p:only-child > br:only-child)::before {
-  content: "Words over the band"; position: absolute; opacity: .65;
-}
-html { scrollbar-width: none; }
-.ProseMirror { white-space: pre-wrap; outline: none; }
-.ProseMirror .button:has(> br:only-child)::before { content: "What it does"; position: absolute; opacity: .7; }
-.ProseMirror .button { cursor: text; }
-.ProseMirror .button:has(> br:only-child) { min-width: 8em; }
-.ProseMirror .fig { white-space: normal; cursor: default; }
-.ProseMirror .fig :is(video, .player) { pointer-events: none; }
-.ProseMirror .fig img { -webkit-user-drag: none; }
-.ProseMirror li { position: relative; }
-.ProseMirror a { text-decoration: underline; cursor: text; }
-.ProseMirror .button { text-decoration: none; }
-.ProseMirror-hideselection *::selection { background: transparent; }
-.ProseMirror img.ProseMirror-separator {
-  display: inline !important; border: none !important; margin: 0 !important; width: 0 !important;
-  height: 0 !important;
-}
-.ProseMirror h1:has(> br:only-child)::before { content: "Title"; position: absolute; opacity: .45; }
-.ProseMirror > p:only-of-type:nth-child(2):last-child:has(> br:only-child)::before {
-  content: "Type here, or open the library below and click a picture."; position: absolute; opacity: .55;
-}
-.dk-waiting { min-height: 80px; background: rgb(0 0 0 / .06); }
-.dk-no-files::before {
-  content: "A table of files: choose them beside the page."; display: block; padding: 16px;
-  outline: 1px dashed currentColor;
-}
-.dk-no-set::before {
-  content: "An arrangement without pictures: add some beside the page."; display: block; padding: 16px;
-  outline: 1px dashed currentColor;
-}
-.ProseMirror .set { white-space: normal; }
-.ProseMirror .set a { pointer-events: none; }
-span.dk-waiting { min-width: 1em; min-height: 1em; }
-.ProseMirror .in-line img { -webkit-user-drag: none; }
-.ProseMirror .files a { pointer-events: none; }
-.dk-gone:is(figure)::before {
-  content: "The picture that stood here is no longer in the library."; display: block; padding: 16px;
-}
-.ProseMirror-gapcursor { display: none; pointer-events: none; position: absolute; }
-.ProseMirror-gapcursor::after {
-  content: ""; display: block; position: absolute; top: -2px; width: 20px; border-top: 1px solid currentColor;
-}
-.ProseMirror-focused .ProseMirror-gapcursor { display: block; }
-::selection { background: oklch(74% 0.14 75 / .35); }
-`;

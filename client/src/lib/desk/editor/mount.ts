@@ -2,7 +2,8 @@ import { Editor } from '@tiptap/core';
 import { NodeSelection, Selection, TextSelection } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import { caretAtEnd } from './commands';
-import { frameStyle, type FigureViews } from './figureView';
+import type { FigureViews } from './figureView';
+import { frameStyle } from './frameStyle';
 import { extensions } from './nodes';
 import { contentOf } from './pieces';
 

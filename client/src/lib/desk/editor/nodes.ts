@@ -2,7 +2,7 @@ import { Extension, Mark, Node, type Extensions } from '@tiptap/core';
 import type { Node as PmNode, Schema } from '@tiptap/pm/model';
 import { Plugin } from '@tiptap/pm/state';
 import StarterKit from '@tiptap/starter-kit';
-import { type FigureAttrs, type WordsPlace, type GroundAttrs, newId } from '$lib/model/attrs';
+import { type FigureAttrs, groundDefaults, newId, placeDefaults } from '$lib/model/attrs';
 import type { FigureViews } from './figureView';
 import { Tried } from './tried';
 
@@ -49,18 +49,6 @@ export function newPiece(schema: Schema, kind: InsertedKind): PmNode {
   const { attrs, holds }: Kind = kinds[kind];
   return schema.node(kind, { id: newId(), ...attrs }, holds?.(schema));
 }
-
-const placeDefaults: WordsPlace = { leastHeight: [0, 0, 0], across: 'left', down: 'middle' };
-const groundDefaults: GroundAttrs = {
-  colour: null,
-  picture: null,
-  video: null,
-  set: null,
-  repeats: false,
-  tint: '#000000',
-  tintStrength: [0, 0, 0],
-  words: 'dark',
-};
 
 const figureDefaults: FigureAttrs = {
   id: null,
@@ -266,7 +254,12 @@ export const extensions = (views: FigureViews): Extensions => [
   Figure(views),
   holder('columns', 'cell+', { id: null, inRow: 3, extent: 'wide', ...placeDefaults }, views),
   holder('cell', '(block|figure|files)+', { id: null, ...groundDefaults }, views),
-  holder('band', '(block|figure|files|arrangement|columns)+', { id: null, ...groundDefaults, ...placeDefaults }, views),
+  holder(
+    'band',
+    '(block|figure|files|arrangement|columns)+',
+    { id: null, ...groundDefaults, ...placeDefaults, at: null },
+    views,
+  ),
   Button,
   Files(views),
   LinePicture(views),

@@ -120,7 +120,7 @@
         </div>
       {/if}
       <section aria-label="Pictures" class="flex-none border-t border-base-content bg-base-100 px-4 py-2">
-        <div class="mb-1 flex items-center gap-3">
+        <div class="mb-1 flex flex-wrap items-center gap-x-3 gap-y-1">
           <h2 class="font-semibold whitespace-nowrap" title="Drag, or use the arrows">Running order</h2>
           <span class="ml-auto"></span>
           {#if !opened.wish.follows}

@@ -4,7 +4,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
-  import { know, pageList, queryClient, sitePlan } from '$lib/api/queries';
+  import { know, pageNames, queryClient, sitePlan } from '$lib/api/queries';
   import { begunOf, endBegun, keepBegun } from '$lib/intake/begun';
   import { intake, proposal, unfinished } from '$lib/intake/intake.svelte';
   import PictureTable from '$lib/intake/PictureTable.svelte';
@@ -14,7 +14,7 @@
 
   const id = $derived(page.params.id ?? '');
   const found = createQuery(() => proposal(id));
-  const pages = createQuery(pageList);
+  const pages = createQuery(pageNames);
   const site = createQuery(sitePlan);
   const read = $derived(found.data);
   const hasWords = $derived((read?.pieces ?? []).some((piece) => piece.kind !== 'picture'));

@@ -24,7 +24,7 @@
   import { Room, type Box } from '$lib/room/room.svelte';
   import { light } from '$lib/shell/theme.svelte';
   import DrawnBox from '$lib/ui/DrawnBox.svelte';
-  import { timeOf } from '$lib/model/words';
+  import { timeOf, keepSaid } from '$lib/model/words';
 
   const id = $derived(page.params.id ?? '');
   const from = $derived(page.url.searchParams.get('from'));
@@ -127,7 +127,6 @@
               ? `, saved ${timeOf(room.keptAt)}`
               : ''}</span
         >
-        {#if room.problem && !room.theirs}<span class="dk-problem truncate" role="alert">{room.problem}</span>{/if}
         <span class="ml-auto flex items-center gap-1">
           <button class="dk-button bare" disabled={!room.steps.canUndo} onclick={() => room?.undo()} aria-label="Undo"
             ><Undo2 size={16} /></button
@@ -153,6 +152,8 @@
           <button class="dk-button main" onclick={() => room?.keepMine()}>Go on with mine</button>
           <button class="dk-button" onclick={() => room?.takeTheirs()}>Take theirs (undo brings mine back)</button>
         </div>
+      {:else if room.problem}
+        <p class="dk-problem flex-none border-b border-hair bg-base-100 px-5 py-2" role="alert">{room.problem}</p>
       {/if}
       <div
         class="relative grid min-h-0 flex-1 place-items-center bg-table"
@@ -195,7 +196,7 @@
         <p class="absolute top-1.5 left-5 rounded-[4px] bg-base-100 px-2 py-1">
           {#if comparing}The original
           {:else if cutting}Cut <span class="text-quiet">{box === 'free' ? 'free' : box}, Esc when it is right</span>
-          {:else}Keep area <span class="text-quiet">{room.file.keep?.byHand ? 'set by hand' : 'a first guess'}</span>
+          {:else}Keep area <span class="text-quiet">{keepSaid(room.file.keep)}</span>
             <button class="dk-link ml-1" onclick={() => void room?.guessArea()}
               >guess {room.file.keep?.byHand ? 'again' : 'anew'}</button
             >{/if}
@@ -204,7 +205,7 @@
       {#if room.cannotEdit}
         <p class="border-t border-hair bg-base-100 px-5 py-3">{room.cannotEdit}</p>
       {:else}
-        <div class="flex-none border-t border-hair bg-base-100 px-5 pt-2.5 pb-2">
+        <div class="@container flex-none border-t border-hair bg-base-100 px-5 pt-2.5 pb-2">
           <div class="flex flex-wrap items-center gap-1.5">
             <span class="flex gap-1.5" role="group" aria-label="Box on the picture">
               <button class="dk-button" aria-pressed={box === 'keep'} onclick={() => (box = 'keep')}>Keep area</button>
