@@ -7,7 +7,7 @@ namespace Dekoro.Core.Delivery;
 
 /// <summary>How a picture fits a place on the devices of one width class.</summary>
 /// <param name="SlotCssPx">Width of the place at the class's reference width.</param>
-/// <param name="PxPerCssPx">Px in the cut that count for each CSS px of the slot: what people are shown ("1.6×").</param>
+/// <param name="PxPerCssPx">Px in the cut that count for each CSS px of the slot, as people are shown: "1.6×".</param>
 /// <param name="Density">Px in the cut that count / (slot px × min(device ratio, 2)), reached or passed on 90 % of the
 /// visits.</param>
 /// <param name="ExpectedBytes">Of the file the class's commonest device takes.</param>

@@ -30,10 +30,12 @@
   const file = $derived(offered.find((one) => one.link === value));
   const named = $derived(pages.data?.find((page) => `page:${page.id}` === value));
 
-  // Another thing is chosen, or this one leads elsewhere now: what was typed before is not said of it.
+  let field = $state<HTMLInputElement>();
+  // Another thing is chosen, or this one leads elsewhere now: what was typed before is not said of it. The page tells
+  // a little late what is chosen; what is typed meanwhile is for that.
   $effect(() => {
     void of;
-    typed = null;
+    if (document.activeElement !== untrack(() => field)) typed = null;
     if (untrack(() => reading?.written) !== value) reading = null;
   });
 
@@ -76,6 +78,7 @@
 >
   <div class="flex gap-1.5">
     <input
+      bind:this={field}
       class="dk-field"
       aria-label="Where it leads"
       placeholder="https:// or a page's address"

@@ -31,9 +31,11 @@
     [banners.pageId, banners.day] = [asked.get('page') ?? '', asked.get('day') ?? ''];
     banners
       .load()
-      .then(() =>
-        banners.choose(asked.get('banner') ?? banners.times.shownOn(banners.day) ?? banners.items[0]?.id ?? null),
-      )
+      .then(() => {
+        // Whoever chose one meanwhile goes on with it.
+        if (banners.chosen) return;
+        banners.choose(asked.get('banner') ?? banners.times.shownOn(banners.day) ?? banners.items[0]?.id ?? null);
+      })
       .catch((error) => (failed = sentenceOf(error)));
     const offs = [
       on('banner', () => void banners.heard()),
