@@ -4,6 +4,7 @@ using Dekoro.Core.Delivery;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Media;
+using Dekoro.Core.Twins;
 using NetVips;
 
 namespace Dekoro.Imaging;
@@ -27,19 +28,19 @@ public static class Measure
             Image image;
             try
             {
-                image = Look(path, probed.Size, Edits.None, Enums.FailOn.Warning, token);
+                image = Decoded(path, probed.Size, Edits.None, Enums.FailOn.Warning, token);
             }
             catch (VipsException) when (!token.IsCancellationRequested)
             {
                 isDoubtful = true;
-                image = Look(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
+                image = Decoded(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
             }
             using (image)
                 return new Measured(
                     BytesOf(image, probed.Frames),
                     EdgePxOf(path, probed.Size, Edits.None, token),
                     KeepGuessOf(image),
-                    LookOf(image),
+                    Look.Of(SmallCopies.Of(image), probed.Size.Shape),
                     ColoursOf(image),
                     isDoubtful
                 );
@@ -55,13 +56,13 @@ public static class Measure
         CancellationToken stop = default
     ) => Within(format, stop, token =>
         {
-            using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
+            using var image = Decoded(path, original, edits, Enums.FailOn.Truncated, token);
             using var crisp = Editing.Sharpened(image, edits.Adjustments);
             return new Measured(
                 BytesOf(crisp, 1),
                 EdgePxOf(path, original, edits, token),
                 KeepGuessOf(crisp),
-                LookOf(crisp),
+                Look.Of(SmallCopies.Of(crisp), edits.SizeOf(original).Shape),
                 ColoursOf(crisp),
                 false
             );
@@ -69,12 +70,12 @@ public static class Measure
 
     /// <summary>What a picture looks like, and nothing else of it.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
-    public static PerceptualHash? LookOf(
+    public static Look LookOf(
         string path,
         PictureFormat format,
         PixelSize original,
         CancellationToken stop = default
-    ) => Looked(path, format, original, LookOf, stop);
+    ) => Looked(path, format, original, image => Look.Of(SmallCopies.Of(image), original.Shape), stop);
 
     /// <summary>The colours a picture shows, and nothing else of it.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -93,7 +94,7 @@ public static class Measure
         CancellationToken stop
     ) => Within(format, stop, token =>
         {
-            using var image = Look(path, original, Edits.None, Enums.FailOn.Truncated, token);
+            using var image = Decoded(path, original, Edits.None, Enums.FailOn.Truncated, token);
             return tell(image);
         });
 
@@ -118,7 +119,7 @@ public static class Measure
         CancellationToken stop = default
     ) => Within(format, stop, token =>
         {
-            using var image = Look(path, original, edits, Enums.FailOn.Truncated, token);
+            using var image = Decoded(path, original, edits, Enums.FailOn.Truncated, token);
             using var colours = image.Colourspace(Enums.Interpretation.Srgb);
             using var opaque = colours.HasAlpha() ? colours.Copy() : colours.Bandjoin(255);
             // Plain means over whole squares: a sharper filter would put light and dark beside edges that are not
@@ -145,7 +146,7 @@ public static class Measure
         CancellationToken stop = default
     ) => Within(format, stop, token =>
         {
-            using var image = Look(path, original, edits.Adjusted(Adjustments.None), Enums.FailOn.Truncated, token);
+            using var image = Decoded(path, original, edits.Adjusted(Adjustments.None), Enums.FailOn.Truncated, token);
             using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
             using var rgb = opaque.Bands < 3 ? opaque.Colourspace(Enums.Interpretation.Srgb) : opaque.Copy();
             using var counts = rgb.HistFind();
@@ -173,7 +174,7 @@ public static class Measure
         return EdgeWidths.Of(bytes.WriteToMemory<byte>(), bytes.Width, bytes.Height) * by ?? 0;
     }
 
-    private static Image Look(
+    private static Image Decoded(
         string path,
         PixelSize original,
         Edits edits,
@@ -230,23 +231,6 @@ public static class Measure
         var large = image.WebpsaveBuffer(q: quality, effort: 4, keep: Enums.ForeignKeep.None).Length;
         var less = small.WebpsaveBuffer(q: quality, effort: 4, keep: Enums.ForeignKeep.None).Length;
         return BytesModel.Through(narrow, (double)less * frames, image.Width, (double)large * frames);
-    }
-
-    private static PerceptualHash? LookOf(Image image)
-    {
-        using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
-        using var grey = opaque.Colourspace(Enums.Interpretation.Bw).Cast(Enums.BandFormat.Float);
-        return PerceptualHash.Of(
-            Grid(PerceptualHash.GridWidth, PerceptualHash.GridHeight),
-            Grid(PerceptualHash.SquareSide, PerceptualHash.SquareSide)
-        );
-
-        double[] Grid(int width, int height)
-        {
-            using var grid = grey.ThumbnailImage(width, height: height, size: Enums.Size.Force);
-            using var values = grid[0].Cast(Enums.BandFormat.Double);
-            return values.WriteToMemory<double>();
-        }
     }
 
     private static ImmutableArray<string> ColoursOf(Image image)

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Dekoro.Core.Editing;
 using Dekoro.Core.Geometry;
 using Dekoro.Core.Media;
+using Dekoro.Core.Twins;
 
 namespace Dekoro.Storage;
 
@@ -9,7 +10,7 @@ namespace Dekoro.Storage;
 /// <param name="OriginalSize">Of the file as it is kept, orientation applied; the facts are those of the version in
 /// use.</param>
 /// <param name="Edits">Of the version in use.</param>
-/// <param name="Look">What the original looks like; null where it was never worked out.</param>
+/// <param name="Look">What the original looks like, as it comes in; null of one that is there.</param>
 /// <param name="AwaySince">Since when it is taken away; null while it is in the library.</param>
 /// <param name="OwnAddress">Where it is on the public site even where no page shows it, from the root; null for
 /// nowhere.</param>
@@ -24,7 +25,7 @@ public sealed record Asset(
     long Version,
     PixelSize OriginalSize,
     Edits Edits,
-    PerceptualHash? Look = null,
+    Look? Look = null,
     DateTimeOffset? AwaySince = null,
     string AddedBy = "",
     ImmutableArray<string>? Colours = null,

@@ -15,7 +15,7 @@ public sealed class Assets(Database database)
                edge_px, keep_x, keep_y, keep_w, keep_h, keep_by, asset.title, asset.alt, asset.caption,
                asset.description,
                asset.credit, rights, asset.folder, source, taken_on, added_at, version, original_width,
-               original_height, edits, edition, look, look_mirrored, look_waves, away_since, asset.keywords, added_by,
+               original_height, edits, edition, away_since, asset.keywords, added_by,
                colours,
                own, own_address
         """;
@@ -128,92 +128,23 @@ public sealed class Assets(Database database)
         );
     }
 
-    /// <summary>Adds a picture, and writes down which of the library look the same.</summary>
+    /// <summary>Adds a picture.</summary>
     public void Add(Asset asset) =>
         database.Write(c =>
         {
             Insert(c, asset);
             OwnColumns.AddThoseOf(c, [asset.Facts.Metadata.Own]);
-            AddTwins(c, asset.Id, asset.Look, asset.OriginalSize);
             return 0;
         });
 
-    private static void AddTwins(SqliteConnection c, string id, PerceptualHash? look, PixelSize original)
-    {
-        if (look is null)
-            return;
-        foreach (var other in Alike(c, id, look.Value, original))
-            c.Run(
-                "INSERT OR IGNORE INTO twin (asset_id, other_id) VALUES ($a, $b), ($b, $a)",
-                ("$a", id),
-                ("$b", other)
-            );
-    }
-
-    /// <summary>Pictures whose look an earlier version told in one way alone.</summary>
-    public IReadOnlyList<Asset> HalfTold() =>
-        database.Read(c => c.All($"{Columns} FROM asset WHERE look_waves IS NULL AND format <> 'Svg'", Map));
-
-    /// <summary>Records what a picture looks like, and with it which others look the same.</summary>
-    public void TellLook(Asset asset, PerceptualHash? look) =>
-        database.Write(c =>
-        {
-            c.Run(
-                "UPDATE asset SET look = $look, look_mirrored = $mirrored, look_waves = $waves WHERE id = $id",
-                ("$id", asset.Id),
-                ("$look", (long?)look?.Bits),
-                ("$mirrored", (long?)look?.MirroredBits),
-                ("$waves", WavesOf(look))
-            );
-            c.Run("DELETE FROM twin WHERE asset_id = $id OR other_id = $id", ("$id", asset.Id));
-            AddTwins(c, asset.Id, look, asset.OriginalSize);
-            return 0;
-        });
-
-    /// <summary>Of a look that says too little 0 is kept: it is told already.</summary>
-    private static long? WavesOf(PerceptualHash? look) => look is { } told ? (long?)told.Waves : 0;
-
-    /// <summary>For each of the ids, those in the library that look the same.</summary>
-    public ILookup<string, string> TwinsOf(IReadOnlyCollection<string> ids) =>
-        database
-            .Read(c =>
-                c.All(
-                    """
-                    SELECT twin.asset_id, twin.other_id FROM twin JOIN asset ON asset.id = twin.other_id
-                    WHERE twin.asset_id IN (SELECT value FROM json_each($ids)) AND asset.away_since IS NULL
-                    ORDER BY asset.added_at
-                    """,
-                    row => (Id: row.GetString(0), Other: row.GetString(1)),
-                    ("$ids", System.Text.Json.JsonSerializer.Serialize(ids))
-                )
+    /// <summary>Pictures of which nobody has told what they look like.</summary>
+    public IReadOnlyList<Asset> Untold() =>
+        database.Read(c =>
+            c.All(
+                $"{Columns} FROM asset WHERE format <> 'Svg' AND NOT EXISTS (SELECT 1 FROM look WHERE asset_id = id)",
+                Map
             )
-            .ToLookup(t => t.Id, t => t.Other);
-
-    /// <summary>Those in the library that look like a picture, which need not be there itself.</summary>
-    public IReadOnlyList<string> LooksLike(string id, PerceptualHash look, PixelSize original) =>
-        database.Read(c => Alike(c, id, look, original));
-
-    /// <summary>Linear over two numbers a row: a hundred thousand take a few milliseconds.</summary>
-    private static List<string> Alike(SqliteConnection c, string id, PerceptualHash look, PixelSize original) =>
-        [
-            .. c.All(
-                    "SELECT id, look, look_mirrored, original_width, original_height, look_waves FROM asset WHERE "
-                        + "look IS NOT NULL AND id <> $id AND away_since IS NULL",
-                    row =>
-                        (
-                            Id: row.GetString(0),
-                            Look: new PerceptualHash(
-                                (ulong)row.GetInt64(1),
-                                (ulong)row.GetInt64(2),
-                                row.IsDBNull(5) ? null : (ulong)row.GetInt64(5)
-                            ),
-                            Size: new PixelSize(row.GetInt32(3), row.GetInt32(4))
-                        ),
-                    ("$id", id)
-                )
-                .Where(other => PerceptualHash.AreTwins(look, original.Shape, other.Look, other.Size.Shape))
-                .Select(other => other.Id),
-        ];
+        );
 
     /// <summary>Takes a picture away; it waits, and nothing of it is lost.</summary>
     public bool TakeAway(string id, DateTimeOffset now) => database.Write(c => TakeAway(c, id, now));
@@ -327,13 +258,13 @@ public sealed class Assets(Database database)
             colour, bytes_beta, bytes_gamma,
                                edge_px, keep_x, keep_y, keep_w, keep_h, keep_by, title, alt, caption, description,
                                credit, rights, folder, source, taken_on, added_at,
-                               original_width, original_height, edits, edition, look, look_mirrored, look_waves,
+                               original_width, original_height, edits, edition,
                                keywords,
                                no_title, added_by, colours, own)
             VALUES ($id, $sha, $kept, $file, $format, $bytes, $width, $height, $frames, $alpha, $colour, $beta, $gamma,
                     $edgePx, $x, $y, $w, $h, $by, $title, $alt, $caption, $description, $credit, $rights, $folder,
                     $source, $taken, $added,
-                    $originalWidth, $originalHeight, $edits, $edition, $look, $lookMirrored, $lookWaves, $keywords,
+                    $originalWidth, $originalHeight, $edits, $edition, $keywords,
                     says_nothing($title), $addedBy, $colours, $own)
             """,
             [
@@ -357,9 +288,6 @@ public sealed class Assets(Database database)
                 ("$originalHeight", asset.OriginalSize.Height),
                 ("$edits", EditsText.Write(asset.Edits)),
                 ("$edition", asset.Facts.Edition),
-                ("$look", (long?)asset.Look?.Bits),
-                ("$lookMirrored", (long?)asset.Look?.MirroredBits),
-                ("$lookWaves", WavesOf(asset.Look)),
                 ("$addedBy", asset.AddedBy),
                 ("$colours", Written(asset.Colours)),
                 .. KeepParameters(asset.Facts.Keep, asset.KeepByHand),
@@ -557,13 +485,7 @@ public sealed class Assets(Database database)
             row.Long("version"),
             new PixelSize(row.Int("original_width"), row.Int("original_height")),
             EditsText.Read(row.Text("edits")) ?? Edits.None,
-            row.IsNull("look")
-                ? null
-                : new PerceptualHash(
-                    (ulong)row.Long("look"),
-                    (ulong)row.Long("look_mirrored"),
-                    row.IsNull("look_waves") ? null : (ulong)row.Long("look_waves")
-                ),
+            null,
             row.TextOrNull("away_since") is { } away
                 ? DateTimeOffset.Parse(away, System.Globalization.CultureInfo.InvariantCulture)
                 : null,

@@ -42,6 +42,7 @@ public sealed class WireNamesTests
         Setting: column cell band
         SizeRole: third half column wide edge
         TargetKind: pages posts page folder
+        TwinDifference: mirrored cut lighter darker tinted
         Typeface: newsreader sourceSans figtree
         VerticalAlign: top middle bottom
         WidthClass: phone tablet desktop

@@ -1,6 +1,6 @@
 using Dekoro.Core.Delivery;
 using Dekoro.Core.Geometry;
-using Dekoro.Core.Media;
+using Dekoro.Core.Twins;
 using NetVips;
 
 namespace Dekoro.Imaging.Tests;
@@ -37,13 +37,13 @@ public sealed class RandomLibraryTests : IDisposable
                 using var changed = change(image);
                 changed.Jpegsave(Path.Combine(_folder, "changed.jpg"), q: q);
                 asked++;
-                if (AreTwins(LookOf(one), LookOf(Path.Combine(_folder, "changed.jpg"))))
+                if (Look.AreTwins(LookOf(one), LookOf(Path.Combine(_folder, "changed.jpg"))))
                     found++;
             }
         }
         for (var i = 0; i < originals.Count; i++)
         for (var j = i + 1; j < originals.Count; j++)
-            if (AreTwins(LookOf(originals[i]), LookOf(originals[j])))
+            if (Look.AreTwins(LookOf(originals[i]), LookOf(originals[j])))
                 alarms++;
 
         var inOrder = originals.Count(one =>
@@ -101,21 +101,14 @@ public sealed class RandomLibraryTests : IDisposable
         Assert.All(originals, o => Assert.NotEmpty(o.Measured.Colours));
     }
 
-    private static bool AreTwins(
-        (PerceptualHash? Hash, AspectRatio Shape) a,
-        (PerceptualHash? Hash, AspectRatio Shape) b
-    ) => PerceptualHash.AreTwins(a.Hash, a.Shape, b.Hash, b.Shape);
-
-    private static (PerceptualHash? Hash, AspectRatio Shape) LookOf(
-        (string Path, Measured Measured, AspectRatio Shape) one
-    ) => (one.Measured.Look, one.Shape);
+    private static Look LookOf((string Path, Measured Measured, AspectRatio Shape) one) => one.Measured.Look;
 
     /// <summary>Its look alone: nothing else of a copy is asked.</summary>
-    private static (PerceptualHash? Hash, AspectRatio Shape) LookOf(string path)
+    private static Look LookOf(string path)
     {
         using var file = File.OpenRead(path);
         var probed = Probe.Read(path, Probe.FormatOf(file));
-        return (Measure.LookOf(path, probed.Format, probed.Size), probed.Size.Shape);
+        return Measure.LookOf(path, probed.Format, probed.Size);
     }
 
     /// <summary>Sky, hills and a few shapes, in colours and a shape of their own.</summary>

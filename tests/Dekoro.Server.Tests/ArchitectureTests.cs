@@ -39,6 +39,7 @@ public sealed class ArchitectureTests
         "Calendar",
         "Responsive",
         "Typography",
+        "Twins",
         "Links",
         "Editing",
         "Media",

@@ -90,7 +90,7 @@ public sealed class DataFolderTests : IDisposable
             var assets = new Assets(database);
             Assert.Equal(["b", "a"], assets.All().Select(a => a.Id));
             Assert.Equal("a", Assert.Single(assets.Search(LibraryQuery.Read("lan"), [], 0, 9).Page).Id);
-            Assert.Equal(["b"], assets.TwinsOf(["a"])["a"]);
+            Assert.Equal(["b"], new Looks(database).TwinsOf(["a"])["a"]);
             Assert.Single(new Editions(database).Of("a"));
             Assert.Equal("{}", new Renditions(database).SpecOf("a1.webp"));
             Assert.Equal(

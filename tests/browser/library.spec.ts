@@ -98,7 +98,21 @@ test('Two pictures that look the same are pointed out and made one, with the pla
   await page.getByRole('button', { name: /^twin 2/ }).click();
   await page.locator(`[data-picture="${first!.id}"]`).click();
   const sheet = page.getByRole('complementary', { name: 'Picture' });
-  await sheet.getByRole('button', { name: 'keep the open one' }).click();
+  // Beside one another; said to be two, and one again.
+  await sheet.getByRole('button', { name: /^Compare with/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Is this the same picture?' });
+  await expect(dialog.getByText('The other: something at its edges is missing')).toBeVisible();
+  for (const name of ['The open one', 'The other', 'Where they differ'])
+    await expect
+      .poll(() => dialog.getByAltText(name).evaluate((img: HTMLImageElement) => img.naturalWidth))
+      .toBeGreaterThan(300);
+  await dialog.getByRole('button', { name: 'Not the same picture' }).click();
+  await expect(sheet.getByText('is another picture')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^twin 0/ })).toBeVisible();
+  await sheet.getByRole('button', { name: 'It is the same after all' }).click();
+  await sheet.getByRole('button', { name: /^Compare with/ }).click();
+  await dialog.getByRole('button', { name: 'Keep the open one' }).click();
+  await expect(sheet.getByText('One picture now, in 1 more place.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^twin 0/ })).toBeVisible();
   const draft = (await (await fetch(`${own.url}/api/pages/${id}/draft`)).json()) as {
     document: { content: { attrs: { asset: string } }[] };

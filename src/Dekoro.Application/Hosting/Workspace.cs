@@ -34,6 +34,7 @@ public sealed class Workspace : IDisposable
             throw;
         }
         Assets = new Assets(Database);
+        Looks = new Looks(Database);
         Downloads = new Downloads(Database);
         Editions = new Editions(Database);
         Pages = new Pages(Database);
@@ -67,6 +68,9 @@ public sealed class Workspace : IDisposable
 
     /// <summary>The database, open as long as the program runs.</summary>
     public Database Database { get; }
+
+    /// <summary>What pictures look like.</summary>
+    public Looks Looks { get; }
 
     /// <summary>The pictures of the library.</summary>
     public Assets Assets { get; }

@@ -13,6 +13,7 @@ namespace Dekoro.Application.Ingest;
 /// <summary>Takes files into the library: received, recognised, cleaned, probed, measured, recorded.</summary>
 public sealed class AssetIngest(
     Workspace workspace,
+    TwinFinder twins,
     PixelQueue pixels,
     Events events,
     TimeProvider clock,
@@ -164,15 +165,17 @@ public sealed class AssetIngest(
             // The same file came twice at the same moment.
             return new(read.Name, other.Id, WasThere: true);
         }
+        var same = asset.Look is { } look ? twins.Tell(asset.Id, look) : [];
         events.Send("library", new { id = asset.Id });
-        return read with { Note = NoteOf(asset, read.Note) };
+        return read with { Note = NoteOf(same, read.Note) };
     }
 
     /// <summary>What a person should know of a picture, and which one of the library looks the same.</summary>
     public string? NoteOf(Asset asset, string? note) =>
-        asset.Look is { } look
-        && workspace.Assets.LooksLike(asset.Id, look, asset.OriginalSize).FirstOrDefault() is { } twin
-        && workspace.Assets.Find(twin) is { } found
+        NoteOf(asset.Look is { } look ? twins.Find(asset.Id, look) : [], note);
+
+    private string? NoteOf(IReadOnlyList<string> same, string? note) =>
+        workspace.Assets.FindMany([.. same]).FirstOrDefault(a => a.AwaySince is null) is { } found
             ? $"{note} It looks like “{found.Facts.Metadata.Title}”, which is in the library.".Trim()
             : note;
 

@@ -1,4 +1,5 @@
 using Dekoro.Application.Hosting;
+using Dekoro.Core.Twins;
 using Dekoro.Imaging;
 using Dekoro.Storage;
 
@@ -7,8 +8,12 @@ namespace Dekoro.Application.Pictures;
 /// <summary>
 /// Measures, while nobody waits, what an earlier version did not know of the pictures that are there already.
 /// </summary>
-public sealed class MeasuringLater(Workspace workspace, PixelQueue pixels, ILogger<MeasuringLater> log)
-    : BackgroundService
+public sealed class MeasuringLater(
+    Workspace workspace,
+    TwinFinder twins,
+    PixelQueue pixels,
+    ILogger<MeasuringLater> log
+) : BackgroundService
 {
     private static readonly TimeSpan Backoff = TimeSpan.FromMinutes(1);
 
@@ -34,11 +39,11 @@ public sealed class MeasuringLater(Workspace workspace, PixelQueue pixels, ILogg
                     (a, px) => workspace.Assets.TellEdges(a.Id, a.Facts.Edition, px),
                     stoppingToken
                 );
-                await TellAsync(
-                    workspace.Assets.HalfTold(),
+                await TellAsync<Look?>(
+                    workspace.Assets.Untold(),
                     (a, stop) => Measure.LookOf(workspace.PathOf(a), a.Facts.Format, a.OriginalSize, stop),
                     null,
-                    (a, look) => workspace.Assets.TellLook(a, look),
+                    (a, look) => twins.Tell(a.Id, look),
                     stoppingToken
                 );
                 return;

@@ -71,7 +71,7 @@ internal static class FileEndpoints
         if (string.IsNullOrEmpty(size))
         {
             (var page, total, counts) = workspace.Assets.Search(search, used, skip, take, further);
-            var twins = workspace.Assets.TwinsOf([.. page.Select(a => a.Id)]);
+            var twins = workspace.Looks.TwinsOf([.. page.Select(a => a.Id)]);
             items = [.. page.Select(a => ItemOf(a, places[a.Id].Count(), twins[a.Id]))];
         }
         else
@@ -210,7 +210,7 @@ internal static class FileEndpoints
         var (found, places, twins) = (
             workspace.Assets.FindMany(files.Ids).ToDictionary(a => a.Id),
             planning.Used.Places,
-            workspace.Assets.TwinsOf([.. files.Ids])
+            workspace.Looks.TwinsOf([.. files.Ids])
         );
         return TypedResults.Ok(
             new SomeFiles([
@@ -258,7 +258,7 @@ internal static class FileEndpoints
         if (workspace.Assets.Find(id) is not { } asset)
             return Problems.NoPicture();
         var places = planning.Used.Places[id].ToList();
-        var twins = workspace.Assets.TwinsOf([id])[id];
+        var twins = workspace.Looks.TwinsOf([id])[id];
         return TypedResults.Ok(
             new FileDetail(
                 ItemOf(asset, places.Count, twins),

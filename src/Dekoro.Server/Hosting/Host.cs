@@ -91,6 +91,7 @@ public static class Host
 
     private static void AddIngest(IServiceCollection services) =>
         services
+            .AddSingleton<TwinFinder>()
             .AddSingleton<AssetIngest>()
             .AddSingleton<StandInDesk>()
             .AddSingleton<Fetching>()
@@ -182,6 +183,7 @@ public static class Host
             .WithSummary("Liveness: version and the database's schema.");
         var api = app.MapGroup("/api");
         api.MapFiles();
+        api.MapTwins();
         api.MapLibraryTable();
         api.MapSearches();
         api.MapArrangements();

@@ -328,6 +328,70 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/files/{id}/twins/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Two pictures that look the same, with what the other has otherwise. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    other: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TwinResponse"];
+                    };
+                };
+            };
+        };
+        /** Says that two are one picture, or that they are not; it is remembered. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    other: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TwinSaid"];
+                };
+            };
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/library.csv": {
         parameters: {
             query?: never;
@@ -5447,6 +5511,18 @@ export interface components {
             from: string;
             until: string;
             yearly: boolean;
+        };
+        /** @enum {unknown} */
+        TwinDifference: "mirrored" | "cut" | "lighter" | "darker" | "tinted";
+        TwinResponse: {
+            file: components["schemas"]["FileItem"];
+            other: components["schemas"]["FileItem"];
+            /** Format: double */
+            scale: number;
+            otherwise: components["schemas"]["TwinDifference"][];
+        };
+        TwinSaid: {
+            areSame: boolean;
         };
         /** @enum {unknown} */
         Typeface: "newsreader" | "sourceSans" | "figtree" | null;

@@ -3,9 +3,10 @@
   import { placeHref } from '$lib/model/places';
   import { createQuery } from '@tanstack/svelte-query';
   import X from '@lucide/svelte/icons/x';
-  import { answer, api, proofOf, sentenceOf } from '$lib/api/client';
+  import { answer, api, sentenceOf } from '$lib/api/client';
   import { onePicture, ownColumns, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
+  import LooksSame from './LooksSame.svelte';
   import SwapSheet from './SwapSheet.svelte';
   import FieldNote from '$lib/keeping/FieldNote.svelte';
   import KeptNote from '$lib/keeping/KeptNote.svelte';
@@ -39,38 +40,16 @@
   let arranging = $state(false);
   let addressOpen = $state(false);
   let problem = $state('');
-  let merged = $state('');
   let wordsOpen = $state(true);
   let keepOpen = $state(true);
   let standsOpen = $state(true);
-  let alikeOpen = $state(true);
   let swapping = $state(false);
 
   $effect(() => {
     void id;
-    problem = merged = '';
+    problem = '';
   });
 
-  type Alike = { id: string; version: number; words: { title: string } };
-  /** All places of both show the one that stays; the other is removed. */
-  async function merge(goes: Alike, stays: Alike) {
-    problem = '';
-    await words.now();
-    try {
-      const done = await answer(
-        api.POST('/api/files/{id}/merge', {
-          params: { path: { id: goes.id } },
-          headers: { 'If-Match': `"${goes.version}"` },
-          body: { into: stays.id, intoVersion: stays.version },
-        }),
-      );
-      merged = `One picture now, in ${count(done.places, 'more place')}.`;
-      if (stays.id !== id) onchoose(stays.id);
-    } catch (error) {
-      problem = sentenceOf(error);
-    }
-    await queryClient.invalidateQueries({ queryKey: ['files'] });
-  }
   async function leaveOrReturn(path: '/api/files/away' | '/api/files/back') {
     problem = '';
     try {
@@ -185,25 +164,7 @@
         <button class="dk-button mt-2" onclick={() => (swapping = true)}>Swap everywhere</button>
       {/if}
     </Group>
-    {#if (picture.data?.lookAlikes.length ?? 0) > 0}
-      <Group name="Looks the same" value={count(picture.data?.lookAlikes.length ?? 0, 'picture')} bind:open={alikeOpen}>
-        {#each picture.data?.lookAlikes ?? [] as other (other.id)}
-          <div class="mt-2 flex gap-3">
-            <img src={proofOf(other.picture, 160)} alt="" class="h-16 w-20 object-contain object-left" />
-            <div class="min-w-0">
-              <p class="truncate">{other.words.title}</p>
-              <p class="dk-tabular text-quiet">{other.width} × {other.height} · {weight(other.bytes)}</p>
-              <button class="dk-link" onclick={() => void merge(file, other)}>keep this one</button>
-              <button class="dk-link ml-2" onclick={() => void merge(other, file)}>keep the open one</button>
-            </div>
-          </div>
-        {/each}
-        <p class="mt-2 text-quiet">
-          All places of both then show the one that is kept; the other is removed and waits 30 days.
-        </p>
-      </Group>
-    {/if}
-    {#if merged}<p class="border-b border-hair px-4 py-2.5" role="status">{merged}</p>{/if}
+    <LooksSame {file} others={picture.data?.lookAlikes ?? []} before={() => words.now()} {onchoose} />
     <Group name="Address" value={file.ownAddress ?? 'none of its own'} bind:open={addressOpen}>
       <label class="flex items-start gap-2">
         <input
