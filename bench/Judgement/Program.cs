@@ -10,8 +10,9 @@ var drawn = JsonSerializer
         [.. row[1..].Select(value => value.GetDouble())]
     ))
     .ToList();
-//Indexed.Print();
+
+Indexed.Print();
 Twins.Print(folder);
-//KeepAreas.Print(drawn);
-//Blur.Print(drawn);
-//Speed.Print(drawn[0].Path);
+KeepAreas.Print(drawn);
+Blur.Print(drawn);
+Speed.Print(drawn[0].Path);

@@ -29,7 +29,8 @@ public sealed class TwinTests : IDisposable
             .ToList();
         var looks = names.Select(n => (Name: n, Look: LookOf(Demo.Path(n)))).ToList();
         var (asked, found, told) = (0, 0, 0);
-        foreach (var (name, look) in looks)
+        // A third of them stands for all: decoding is what takes the time.
+        foreach (var (name, look) in looks.Where((_, i) => i % 3 == 0))
         foreach (var (way, make, otherwise) in Ways)
         {
             var other = Changed(Demo.Path(name), make, way == "quality 40" ? 40 : 90);
@@ -46,18 +47,20 @@ public sealed class TwinTests : IDisposable
             from b in looks
             where string.CompareOrdinal(a.Name, b.Name) < 0 && Look.AreTwins(a.Look, b.Look)
             select $"{a.Name} ~ {b.Name}";
-        // One stands in the demo twice on purpose, another also turned.
-        var alarms = pairs
-            .Where(p =>
-                p is not "IMG_2291.jpg ~ storm-kite-from-ana.jpg" and not "lighthouse-turned.jpg ~ skerry-light.jpg"
-            )
-            .ToList();
+        // One stands in the demo twice on purpose, one also turned, one also cut and faint.
+        string[] meant =
+        [
+            "IMG_2291.jpg ~ storm-kite-from-ana.jpg",
+            "lighthouse-turned.jpg ~ skerry-light.jpg",
+            "museum-from-the-path.jpg ~ museum-with-location.jpg",
+        ];
+        var alarms = pairs.Except(meant).ToList();
         Demo.Say(
             $"Demo: {found} of {asked} changed copies found, {told} with what is otherwise; {pairs.Count()} pairs "
                 + $"called twins of {looks.Count * (looks.Count - 1) / 2}, {alarms.Count} of them not the same file: "
                 + $"{string.Join("; ", alarms)}"
         );
-        Assert.Contains(pairs, p => p == "IMG_2291.jpg ~ storm-kite-from-ana.jpg");
+        Assert.Subset(pairs.ToHashSet(), meant.ToHashSet());
         Assert.True(found >= 0.95 * asked, $"{found} of {asked}");
         Assert.True(told >= 0.9 * asked, $"told {told} of {asked}");
         Assert.Empty(alarms);
@@ -72,7 +75,8 @@ public sealed class TwinTests : IDisposable
             + $"""<path d="M420 60l60 70-60 90-60-90z" fill="#d8b020"/>{mark}</svg>""";
         const string Sun = """<circle cx="120" cy="110" r="62" fill="#c03020"/>""";
         static string Gradient(string from, string to) =>
-            $"""<svg xmlns="http://www.w3.org/2000/svg" width="640" height="400"><linearGradient id="g" x2="0" y2="1">"""
+            """<svg xmlns="http://www.w3.org/2000/svg" width="640" height="400">"""
+            + """<linearGradient id="g" x2="0" y2="1">"""
             + $"""<stop stop-color="{from}"/><stop offset="1" stop-color="{to}"/></linearGradient>"""
             + """<rect width="640" height="400" fill="url(#g)"/></svg>""";
         (string, string)[] others =
@@ -87,6 +91,22 @@ public sealed class TwinTests : IDisposable
             var (a, b) = (Rendered(one), Rendered(two));
             Assert.False(Look.AreTwins(a, b), $"{TwinComparison.Of(a, b)}");
             Assert.True(TwinComparison.Of(a, a)!.AreTwins);
+        }
+    }
+
+    [Fact]
+    public void A_kept_copy_compares_as_the_picture_does_whichever_comes_first()
+    {
+        // One is cut and its colours are faint.
+        var (one, two) = (LookOf(Demo.Path("museum-from-the-path.jpg")), LookOf(Demo.Path("museum-with-location.jpg")));
+        Look Kept(Look look) => look with { Copy = SmallCopies.Read(SmallCopies.ToWebP(look.Copy)) };
+        foreach (var (a, b) in new[] { (one, Kept(two)), (two, Kept(one)) })
+        {
+            var match = TwinComparison.Of(a, b)!;
+            Assert.True(match.AreTwins, $"{match} {string.Join(' ', match.Channels)}");
+            var index = new LookIndex();
+            index.Set("b", b.Hashes);
+            Assert.Equal(["b"], index.Near(a.Hashes!));
         }
     }
 

@@ -1,7 +1,19 @@
 import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { choose, demoFile, dropFiles, expect, passesAxe, pasteCopied, takeIn, test } from './dekoro';
+import {
+  choose,
+  demoFile,
+  dropFiles,
+  expect,
+  makePage,
+  openDesk,
+  passesAxe,
+  pasteCopied,
+  takeIn,
+  test,
+  text,
+} from './dekoro';
 import { serve } from './server';
 
 const archive = '/standins/archive/collection.json';
@@ -287,4 +299,36 @@ test('The archive is read as a list too, searched in it, and what is chosen ther
     page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button', { pressed: true }),
   ).toHaveCount(1);
   await passesAxe(page, 'the archive');
+});
+
+test('At the desk the archive is searched in the drawer, and three of it stand on the page with their credits', async ({
+  page,
+  own,
+}) => {
+  const id = await makePage(own.url, 'From the stores', [text('Three of two hundred.')]);
+  const frame = await openDesk(page, own.url, id);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Library/ }).click();
+  await page.getByRole('button', { name: 'the archive', exact: true }).click();
+  const drawer = page.getByRole('region', { name: 'Library' });
+  await expect(drawer.getByText('200 of 200', { exact: true })).toBeVisible();
+  await drawer.getByRole('searchbox', { name: 'Search the archive' }).fill('lantern');
+  await drawer.getByLabel('Maker').selectOption({ index: 2 });
+  const shown = drawer.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button');
+  await drawer.getByRole('searchbox', { name: 'Search the archive' }).fill('maker:renn');
+  await expect(drawer.getByText('18 of 200', { exact: true })).toBeVisible();
+  await expect(shown).toHaveCount(18);
+  for (const at of [0, 1, 2]) await shown.nth(at).click();
+  await passesAxe(page, 'the archive in the drawer');
+  await drawer.getByRole('button', { name: 'Place 3 pictures' }).click();
+  await expect(frame.locator('figure img')).toHaveCount(3);
+  await expect(frame.getByText('Windle Sands Archive, Tobias Renn')).toHaveCount(3);
+  const kept = (await (await fetch(`${own.url}/api/files`)).json()) as {
+    items: { words: { credit: string; rights: string; source: string } }[];
+  };
+  for (const { words } of kept.items) {
+    expect(words.credit).toBe('Windle Sands Archive, Tobias Renn');
+    expect(words.rights).toContain('creativecommons.org/licenses/by/4.0');
+    expect(words.source).toContain('/standins/archive/manifest/');
+  }
 });

@@ -1,6 +1,8 @@
 namespace Dekoro.Core.Twins;
 
-/// <summary>Numbers of 64 bits by each of their quarters: those that differ in few bits share one but for a bit.</summary>
+/// <summary>
+/// Numbers of 64 bits by each of their quarters: those that differ in few bits share one but for a bit.
+/// </summary>
 /// <remarks>
 /// Multi-index hashing (Norouzi, Punjani and Fleet 2012). Whatever differs in 7 bits at most has a quarter that differs
 /// in one at most.
@@ -10,7 +12,7 @@ internal sealed class HashTable
     private const int Quarters = 4,
         BitsEach = 16;
 
-    /// <summary>The last of each quarter's value, and for each number the one before it; -1 where there is none.</summary>
+    /// <summary>The last of each quarter's value, and for each the one before it; -1 where there is none.</summary>
     private readonly int[][] _last =
     [
         .. Enumerable.Range(0, Quarters).Select(_ => Enumerable.Repeat(-1, 1 << BitsEach).ToArray()),

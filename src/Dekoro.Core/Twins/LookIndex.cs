@@ -8,8 +8,8 @@ public sealed class LookIndex
 
     /// <summary>By number; null where it is known anew under another, or forgotten.</summary>
     private readonly List<string?> _ids = [];
-    private readonly Part _wholes = new(),
-        _cut = new();
+    private readonly Part _wholes = new(hasWaves: true),
+        _cut = new(hasWaves: false);
 
     /// <summary>How many pictures it knows.</summary>
     public int Count => _numbers.Count;
@@ -37,14 +37,14 @@ public sealed class LookIndex
     public IReadOnlyCollection<string> Near(LookHashes look)
     {
         var found = new HashSet<int>();
-        foreach (var (_, hash) in look.Views)
-            _wholes.Find(hash, found);
-        _cut.Find(look.Whole, found);
+        foreach (var (kind, hash) in look.Views)
+            _wholes.Find(hash, byWaves: kind == 0, found);
+        _cut.Find(look.Whole, byWaves: false, found);
         return [.. found.Select(number => _ids[number]).OfType<string>()];
     }
 
     /// <summary>Hashes of one kind of view, each with the number of its picture.</summary>
-    private sealed class Part
+    private sealed class Part(bool hasWaves)
     {
         private readonly List<(int Picture, PerceptualHash Hash)> _hashes = [];
         private readonly HashTable _byBits = new(),
@@ -54,15 +54,20 @@ public sealed class LookIndex
         {
             _hashes.Add((picture, hash));
             _byBits.Add(hash.Bits);
-            _byWaves.Add(hash.Waves);
+            if (hasWaves)
+                _byWaves.Add(hash.Waves);
         }
 
-        public void Find(PerceptualHash hash, HashSet<int> found)
+        /// <param name="byWaves">Also those that are near by their waves alone, which takes twice the time.</param>
+        public void Find(PerceptualHash hash, bool byWaves, HashSet<int> found)
         {
             _byBits.Near(hash.Bits, Take);
             _byBits.Near(hash.MirroredBits, Take);
-            _byWaves.Near(hash.Waves, Take);
-            _byWaves.Near(hash.MirroredWaves, Take);
+            if (byWaves)
+            {
+                _byWaves.Near(hash.Waves, Take);
+                _byWaves.Near(hash.MirroredWaves, Take);
+            }
 
             void Take(int at)
             {

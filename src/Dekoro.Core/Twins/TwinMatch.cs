@@ -29,10 +29,10 @@ public sealed record TwinMatch(
     private const double LeastLight = 0.95,
         LeastDetail = 0.91,
         MostOpacityApart = 20,
-        MostUnlike = 24,
+        MostUnlike = 30,
         MostChange = 60,
         LeastGain = 0.4,
-        MostGain = 1.8,
+        MostGain = 2.5,
         MostTint = 60;
 
     /// <summary>With less detail than this, only what is the same in its tones too is the same.</summary>

@@ -20,6 +20,10 @@ internal static class ArchiveEndpoints
         api.MapGet("/archive", Search)
             .WithSummary("Searches an archive (IIIF collection or manifest) by words and any of its fields.");
         api.MapGet("/archive/picture", Picture).ExcludeFromDescription();
+        api.MapGet("/archive/at", At).WithSummary("The archive that the site works with.");
+        api.MapPut("/archive/at", SetAt).WithSummary("Sets the archive that the site works with.");
+        api.MapPost("/archive/take", Take)
+            .WithSummary("Takes the chosen pictures of an archive into the library, with their words and rights.");
         api.MapPost("/archive/bring", Bring).WithSummary("Fetches the chosen pictures of an archive into a proposal.");
     }
 
@@ -100,6 +104,49 @@ internal static class ArchiveEndpoints
             return Results.Bytes(small, "image/webp");
         }
         catch (Exception e) when (e is UnreadableException or RefusedFileException)
+        {
+            return Problems.Of(422, e.Message);
+        }
+    }
+
+    private static Ok<GivenAddress> At(ArchiveAt at) => TypedResults.Ok(new GivenAddress(at.Address));
+
+    private static Results<Ok<GivenAddress>, ProblemHttpResult> SetAt(
+        GivenAddress given,
+        HttpRequest request,
+        ArchiveAt at
+    )
+    {
+        if (IntakeEndpoints.AddressOf(given.Address, request, out var sentence) is null)
+            return Problems.Of(400, sentence, "address");
+        at.Set(given.Address.Trim());
+        return TypedResults.Ok(new GivenAddress(at.Address));
+    }
+
+    private static async Task<Results<Ok<TakenList>, ProblemHttpResult>> Take(
+        BringFromArchive bring,
+        HttpRequest request,
+        Archives archives,
+        Proposals proposals,
+        CancellationToken stop
+    )
+    {
+        if (IntakeEndpoints.AddressOf(bring.Address, request, out var sentence) is not { } at)
+            return Problems.Of(400, sentence, "address");
+        if (bring.Items.Count is 0 or > MaxAtOnce)
+            return Problems.Of(400, $"Choose from one to {MaxAtOnce} pictures at once.", "items");
+        try
+        {
+            var catalogue = await archives.ReadAsync(at);
+            var pending = await proposals.BringAsync(ArchiveReader.Propose(catalogue, bring.Items), stop);
+            var (taken, _) = proposals.Keep(
+                pending,
+                pending.Pictures.ToDictionary(p => p.Asset.Id, p => p.Asset.Facts.Metadata)
+            );
+            var missed = pending.LeftOut.Select(one => new Taken(one.Name, null, Error: one.Sentence));
+            return TypedResults.Ok(new TakenList([.. taken, .. missed]));
+        }
+        catch (UnreadableException e)
         {
             return Problems.Of(422, e.Message);
         }

@@ -92,6 +92,7 @@ public static class Host
     private static void AddIngest(IServiceCollection services) =>
         services
             .AddSingleton<TwinFinder>()
+            .AddSingleton<ArchiveAt>()
             .AddSingleton<AssetIngest>()
             .AddSingleton<StandInDesk>()
             .AddSingleton<Fetching>()

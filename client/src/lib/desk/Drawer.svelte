@@ -3,7 +3,8 @@
   import { untrack } from 'svelte';
   import ChevronUp from '@lucide/svelte/icons/chevron-up';
   import Search from '@lucide/svelte/icons/search';
-  import { proofOf, type FileItem } from '$lib/api/client';
+  import type { FileItem } from '$lib/api/client';
+  import ArchiveDrawer from '$lib/archive/ArchiveDrawer.svelte';
   import type { Through } from '$lib/api/queries';
   import { find } from '$lib/media/found.svelte';
   import PictureRows from '$lib/media/PictureRows.svelte';
@@ -11,14 +12,16 @@
   import { Choosing } from '$lib/ui/choosing.svelte';
   import PictureTile from '$lib/media/PictureTile.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
-  import { count, weight } from '$lib/model/words';
+  import { count } from '$lib/model/words';
   import { classes } from '$lib/model/choices';
   import type { Desk } from './desk.svelte';
+  import DrawerLip from './DrawerLip.svelte';
   import { slotAt } from './geometry';
 
   let { desk }: { desk: Desk } = $props();
   let query = $state('');
   let field = $state<HTMLInputElement>();
+  let fromArchive = $state(false);
   /** A cell whose picture stands behind words: as high as they make it. */
   const overCell = (cell: NonNullable<ReturnType<Desk['cellOf']>>, heightPx: number | undefined): Through => {
     const widthPx = slotAt(cell.width, desk.site.classes.referencePx.desktop);
@@ -144,6 +147,16 @@
       >
     </button>
     {#if desk.drawerOpen}
+      <span class="flex gap-1" role="group" aria-label="Pictures of">
+        <button class="dk-button" aria-pressed={!fromArchive} onclick={() => (fromArchive = false)}>the library</button>
+        <button class="dk-button" aria-pressed={fromArchive} onclick={() => (fromArchive = true)}>the archive</button>
+      </span>
+    {/if}
+    {#if desk.drawerOpen && fromArchive}
+      <span class="min-w-0 flex-1 truncate text-quiet"
+        >Press pictures to choose them: they come into the library with their words, credit and rights.</span
+      >
+    {:else if desk.drawerOpen}
       <label class="dk-framed flex h-7 w-64 items-center gap-2 rounded-[4px] border border-edge px-2">
         <Search size={14} />
         <input
@@ -172,25 +185,12 @@
         >From this computer</FilePick
       >
     {:else}
-      <span class="dk-tabular text-quiet">{found.head ? count(found.total, 'picture') : ''}</span>
-      <span class="h-4 border-l border-hair"></span><span class="text-quiet">lately</span>
-      <span class="flex h-6 items-center gap-1">
-        {#each found.head?.items.slice(0, 7) ?? [] as item (item.id)}<img
-            src={proofOf(item.picture, 160)}
-            alt=""
-            class="h-6 w-auto"
-          />{/each}
-      </span>
-      {#if desk.preview.look}
-        <span class="dk-tabular ml-auto truncate text-quiet">
-          The pictures weigh {weight(desk.preview.look.weights.desktop.all)} on desktop, {weight(
-            desk.preview.look.weights.phone.all,
-          )} on phone
-        </span>
-      {/if}
+      <DrawerLip {desk} pictures={found.head?.items ?? []} said={found.head ? count(found.total, 'picture') : ''} />
     {/if}
   </div>
-  {#if desk.drawerOpen}
+  {#if desk.drawerOpen && fromArchive}
+    <ArchiveDrawer onplace={(ids) => desk.media.placeCredited(ids)} />
+  {:else if desk.drawerOpen}
     {#if found.head && found.total === 0}
       <p class="border-t border-hair bg-base-200 p-4 text-read">
         {query.trim()

@@ -22,13 +22,13 @@ export class InsertMedia {
   constructor(private readonly desk: Desk) {}
 
   /** Puts pictures in, one after the other, and chooses the last; with columns chosen they go into the empty cells. */
-  place(assets: string[], gap: Gap | null = this.desk.gap) {
+  place(assets: string[], gap: Gap | null = this.desk.gap, attrs: Partial<FigureAttrs> = {}) {
     const { desk } = this;
     if (this.inLine) return this.placeInLine(assets);
     if (!gap && desk.openedSet) return desk.openedSet.add(assets);
     if (!gap && desk.chosenPiece?.figure?.asset === '' && assets[0]) {
       // A place that waits takes the first.
-      desk.set(desk.chosenPiece.id, { asset: assets[0] });
+      desk.set(desk.chosenPiece.id, { ...attrs, asset: assets[0] });
       assets = assets.slice(1);
     }
     if (!gap && desk.chosenColumns && assets.length > 0) return desk.cells.fill(desk.chosenColumns.id, assets);
@@ -37,9 +37,15 @@ export class InsertMedia {
     if (!desk.editor || assets.length === 0) return;
     const { schema } = desk.editor.state;
     this.insert(
-      assets.map((asset) => schema.node('figure', { id: newId(), asset })),
+      assets.map((asset) => schema.node('figure', { ...attrs, id: newId(), asset })),
       gap,
     );
+  }
+
+  /** The same with the credit of each below it, as an archive asks where its pictures are shown. */
+  placeCredited(assets: string[]) {
+    if (this.inLine || (!this.desk.gap && (this.desk.openedSet || this.desk.chosenColumns))) return this.place(assets);
+    this.place(assets, this.desk.gap, { captionSource: 'credit' });
   }
 
   /** Opens the library to choose a picture for the line at the caret. */

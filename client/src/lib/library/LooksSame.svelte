@@ -19,8 +19,9 @@
   let problem = $state('');
   let parted = $state.raw<FileItem | null>(null);
 
+  const id = $derived(file.id);
   $effect(() => {
-    void file.id;
+    void id;
     said = problem = '';
     parted = null;
   });

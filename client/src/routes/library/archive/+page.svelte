@@ -1,9 +1,10 @@
 <!-- An outside archive: searched by its own fields, looked at in small, several taken at once. -->
 <script lang="ts">
-  import { createInfiniteQuery, keepPreviousData } from '@tanstack/svelte-query';
   import { SvelteSet } from 'svelte/reactivity';
   import { page } from '$app/state';
-  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { sentenceOf } from '$lib/api/client';
+  import ArchiveItems from '$lib/archive/ArchiveItems.svelte';
+  import { findInArchive } from '$lib/archive/archive.svelte';
   import { intake } from '$lib/intake/intake.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
   import { count } from '$lib/model/words';
@@ -12,35 +13,14 @@
   let query = $state('');
   let asList = $state(false);
   const chosen = new SvelteSet<number>();
-  let last = $state<number | null>(null);
 
-  const found = createInfiniteQuery(() => ({
-    queryKey: ['archive', address, query.trim()],
-    queryFn: ({ pageParam }: { pageParam: number }) =>
-      answer(api.GET('/api/archive', { params: { query: { address, query, skip: pageParam, take: 60 } } })),
-    initialPageParam: 0,
-    getNextPageParam: (lastPage: { total: number }, all: { items: unknown[] }[]) => {
-      const got = all.reduce((sum, one) => sum + one.items.length, 0);
-      return got < lastPage.total ? got : undefined;
-    },
-    placeholderData: keepPreviousData,
-    enabled: address !== '',
-    retry: false,
-    staleTime: Infinity,
-  }));
+  const found = findInArchive(
+    () => address,
+    () => query,
+  );
   const archive = $derived(found.data?.pages[0]);
   const items = $derived(found.data?.pages.flatMap((one) => one.items) ?? []);
   const fields = $derived([...new Set((archive?.choices ?? []).map((choice) => choice.label))]);
-  const pictureOf = (index: number) => `/api/archive/picture?${new URLSearchParams({ address, item: String(index) })}`;
-
-  function choose(index: number, event: MouseEvent) {
-    const at = items.findIndex((item) => item.index === index);
-    const from = items.findIndex((item) => item.index === last);
-    if (event.shiftKey && from >= 0)
-      items.slice(Math.min(at, from), Math.max(at, from) + 1).forEach((item) => chosen.add(item.index));
-    else if (!chosen.delete(index)) chosen.add(index);
-    last = index;
-  }
 </script>
 
 <svelte:head><title>{archive?.label ?? 'Archive'} · Dekoro</title></svelte:head>
@@ -97,67 +77,8 @@
         </p>
       {:else if archive.total === 0}
         <p class="p-8 text-read">Nothing answers to “{query.trim()}”. Fewer or shorter words find more.</p>
-      {:else if asList}
-        <table class="w-full border-collapse">
-          <thead class="sticky top-0 bg-base-200 text-left text-quiet">
-            <tr>
-              <th class="py-1.5 pl-5 font-normal">Take</th>
-              <th class="font-normal">Label</th>
-              {#each items[0]?.fields ?? [] as field (field.label)}<th class="font-normal">{field.label}</th>{/each}
-              <th class="font-normal">px</th>
-            </tr>
-          </thead>
-          <tbody>
-            {#each items as item (item.index)}
-              <tr class="border-t border-hair" class:bg-wash={chosen.has(item.index)}>
-                <td class="py-1.5 pl-5">
-                  <input
-                    type="checkbox"
-                    class="size-6 accent-neutral"
-                    checked={chosen.has(item.index)}
-                    aria-label="Take {item.label}"
-                    onclick={(event) => choose(item.index, event)}
-                  />
-                </td>
-                <td class="pr-3">{item.label}</td>
-                {#each items[0]?.fields ?? [] as { label } (label)}
-                  <td class="dk-tabular pr-3 text-quiet"
-                    >{item.fields.find((field) => field.label === label)?.value ?? ''}</td
-                  >
-                {/each}
-                <td class="dk-tabular pr-5 text-quiet">{item.width > 0 ? `${item.width} × ${item.height}` : ''}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
       {:else}
-        <ul class="flex flex-wrap gap-6 p-5" aria-label="The archive’s pictures">
-          {#each items as item (item.index)}
-            <li class="flex-none" style:width="{Math.round(130 * (item.width > 0 ? item.width / item.height : 1))}px">
-              <button
-                class="block w-full cursor-pointer text-left"
-                aria-pressed={chosen.has(item.index)}
-                onclick={(event) => choose(item.index, event)}
-              >
-                <span class="block" class:dk-crop={chosen.has(item.index)}>
-                  <img
-                    src={pictureOf(item.index)}
-                    alt=""
-                    loading="lazy"
-                    class="block h-[130px] w-full bg-base-300 object-cover"
-                  />
-                </span>
-                <span class="mt-2 line-clamp-2 block" title={item.summary}>{item.label}</span>
-                <span class="dk-tabular block truncate text-quiet">
-                  {item.fields
-                    .slice(0, 2)
-                    .map((field) => field.value)
-                    .join(', ')}
-                </span>
-              </button>
-            </li>
-          {/each}
-        </ul>
+        <ArchiveItems {items} {address} {asList} {chosen} />
       {/if}
       {#each archive?.leftOut ?? [] as one, i (i)}
         <p class="border-t border-hair px-5 py-1.5"><span class="text-soft">{one.name}.</span> {one.sentence}</p>
