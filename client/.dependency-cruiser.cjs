@@ -14,12 +14,14 @@ const sees = {
   arrangements: [...shared, 'media', 'fields', 'keeping'],
   banners: [...shared, 'media', 'fields', 'keeping'],
   // An arrangement that stands on a page is worked on beside it.
-  desk: [...shared, 'media', 'fields', 'keeping', 'arrangements'],
+  // An archive is searched in the drawer, and set for the site.
+  archive: shared,
+  desk: [...shared, 'media', 'fields', 'keeping', 'arrangements', 'archive'],
   library: [...shared, 'media', 'fields', 'keeping'],
   intake: [...shared, 'media', 'fields'],
   room: [...shared, 'media', 'fields'],
   pages: shared,
-  site: [...shared, 'fields'],
+  site: [...shared, 'fields', 'archive'],
   publish: shared,
   // The bar publishes from everywhere.
   shell: [...shared, 'media', 'publish'],

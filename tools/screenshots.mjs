@@ -64,11 +64,13 @@ const views = {
   },
   archive: {
     only: 'paper',
-    path: '/library/archive?address=/standins/archive/collection.json',
+    path: '/pages/home',
     then: async (page) => {
+      await page.getByRole('button', { name: /^Library L/ }).click();
+      await page.getByRole('button', { name: 'the archive', exact: true }).click();
       const pictures = page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button');
       await pictures.nth(1).click();
-      await pictures.nth(4).click({ modifiers: ['Shift'] });
+      await pictures.nth(3).click({ modifiers: ['Shift'] });
     },
   },
   desk: { path: '/pages/workshop', then: (_, frame) => frame.locator('figure').nth(1).click() },

@@ -41,7 +41,8 @@ internal static class Indexed
         Console.WriteLine(
             $"Twins of one among {Pictures}: median {byIndex[Asked / 2]:0.00} ms, 95th {byIndex[Asked * 19 / 20]:0.00} "
                 + $"ms (wanted 5); a scan {byScan[Asked / 2]:0.0} ms, ratio {byScan[Asked / 2] / byIndex[Asked / 2]:0} "
-                + $"(wanted 20); {(double)candidates / Asked:0.0} to compare of {(double)byAll / Asked:0.0}; built in {built.TotalSeconds:0.0} s, "
+                + $"(wanted 20); {(double)candidates / Asked:0.0} of {(double)byAll / Asked:0.0} found; "
+                + $"built in {built.TotalSeconds:0.0} s, "
                 + $"{held >> 20} MB"
         );
     }

@@ -13,6 +13,7 @@ var drawn = JsonSerializer
 
 Indexed.Print();
 Twins.Print(folder);
+Twins.Print(Path.Combine(folder, "reported"));
 KeepAreas.Print(drawn);
 Blur.Print(drawn);
 Speed.Print(drawn[0].Path);

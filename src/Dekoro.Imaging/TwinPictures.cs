@@ -26,7 +26,7 @@ public static class TwinPictures
             return image.WebpsaveBuffer(q: Quality, keep: Enums.ForeignKeep.None);
         });
 
-    /// <summary>The first, pale, with all in which the second differs drawn on it.</summary>
+    /// <summary>The first, pale, with all in which the second differs beside its tones drawn on it.</summary>
     /// <exception cref="RefusedFileException">A file cannot be read.</exception>
     public static byte[] Difference(
         (string Path, PixelSize Size) first,
@@ -40,7 +40,8 @@ public static class TwinPictures
             using var raw = Decoded(second.Path, second.Size, match.InSecond, stop);
             using var turned = match.IsMirrored ? raw.FlipHor() : raw.Copy();
             using var two = turned.ThumbnailImage(one.Width, height: one.Height, size: Enums.Size.Force);
-            using var apart = (one - two).Abs();
+            using var toned = InTonesOf(one, two);
+            using var apart = (one - toned).Abs();
             // Neighbours together: grain and the edges of another encoding are not what a person looks for.
             using var soft = apart.Gaussblur(1.2);
             using var strongest = Strongest(soft);
@@ -63,6 +64,22 @@ public static class TwinPictures
         {
             throw new RefusedFileException("The file cannot be read any more: add it again from where it came from.");
         }
+    }
+
+    /// <summary>A picture in the mean and the spread of each channel of another: tones are told in words.</summary>
+    private static Image InTonesOf(Image one, Image two)
+    {
+        var channels = Enumerable
+            .Range(0, 3)
+            .Select(c =>
+            {
+                using var a = one[c];
+                using var b = two[c];
+                var gain = a.Deviate() / Math.Max(1, b.Deviate());
+                return (Gain: gain, Offset: a.Avg() - gain * b.Avg());
+            })
+            .ToList();
+        return two.Linear([.. channels.Select(c => c.Gain)], [.. channels.Select(c => c.Offset)]);
     }
 
     private static Image Inked(Image share) => share.Bandjoin(share, share) * Ink;

@@ -306,6 +306,17 @@ test('At the desk the archive is searched in the drawer, and three of it stand o
   own,
 }) => {
   const id = await makePage(own.url, 'From the stores', [text('Three of two hundred.')]);
+  // Which archive it is, is set in Site; what is no address is refused with a sentence.
+  await page.goto(`${own.url}/site`);
+  await page.getByRole('button', { name: /^Archive/ }).click();
+  const address = page.getByLabel('Address of its collection (IIIF)');
+  await expect(address).toHaveValue(archive);
+  await address.fill('the stores');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await address.fill(archive);
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toHaveCount(0);
   const frame = await openDesk(page, own.url, id);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Library/ }).click();

@@ -123,42 +123,41 @@ internal static class ArchiveEndpoints
         return TypedResults.Ok(new GivenAddress(at.Address));
     }
 
-    private static async Task<Results<Ok<TakenList>, ProblemHttpResult>> Take(
+    private static Task<Results<Ok<TakenList>, ProblemHttpResult>> Take(
         BringFromArchive bring,
         HttpRequest request,
         Archives archives,
         Proposals proposals,
         CancellationToken stop
-    )
-    {
-        if (IntakeEndpoints.AddressOf(bring.Address, request, out var sentence) is not { } at)
-            return Problems.Of(400, sentence, "address");
-        if (bring.Items.Count is 0 or > MaxAtOnce)
-            return Problems.Of(400, $"Choose from one to {MaxAtOnce} pictures at once.", "items");
-        try
+    ) => ChosenAsync<TakenList>(bring, request, archives, async proposal =>
         {
-            var catalogue = await archives.ReadAsync(at);
-            var pending = await proposals.BringAsync(ArchiveReader.Propose(catalogue, bring.Items), stop);
+            var pending = await proposals.BringAsync(proposal, stop);
             var (taken, _) = proposals.Keep(
                 pending,
                 pending.Pictures.ToDictionary(p => p.Asset.Id, p => p.Asset.Facts.Metadata)
             );
             var missed = pending.LeftOut.Select(one => new Taken(one.Name, null, Error: one.Sentence));
             return TypedResults.Ok(new TakenList([.. taken, .. missed]));
-        }
-        catch (UnreadableException e)
-        {
-            return Problems.Of(422, e.Message);
-        }
-    }
+        });
 
-    private static async Task<Results<Ok<ProposalResponse>, ProblemHttpResult>> Bring(
+    private static Task<Results<Ok<ProposalResponse>, ProblemHttpResult>> Bring(
         BringFromArchive bring,
         HttpRequest request,
         Archives archives,
         Proposals proposals,
         PlanningContext planning,
         CancellationToken stop
+    ) =>
+        ChosenAsync<ProposalResponse>(bring, request, archives, proposal =>
+            IntakeEndpoints.ReadAsync(() => proposal, proposals, planning, stop)
+        );
+
+    /// <summary>Reads the archive that is named, and does something with the chosen of its pictures.</summary>
+    private static async Task<Results<Ok<T>, ProblemHttpResult>> ChosenAsync<T>(
+        BringFromArchive bring,
+        HttpRequest request,
+        Archives archives,
+        Func<Proposal, Task<Results<Ok<T>, ProblemHttpResult>>> then
     )
     {
         if (IntakeEndpoints.AddressOf(bring.Address, request, out var sentence) is not { } at)
@@ -167,13 +166,7 @@ internal static class ArchiveEndpoints
             return Problems.Of(400, $"Choose from one to {MaxAtOnce} pictures at once.", "items");
         try
         {
-            var catalogue = await archives.ReadAsync(at);
-            return await IntakeEndpoints.ReadAsync(
-                () => ArchiveReader.Propose(catalogue, bring.Items),
-                proposals,
-                planning,
-                stop
-            );
+            return await then(ArchiveReader.Propose(await archives.ReadAsync(at), bring.Items));
         }
         catch (UnreadableException e)
         {

@@ -72,7 +72,7 @@
           style:width="{100 * wide * Math.min(1, scale)}%"
         />
         <figcaption class="mt-1">
-          <span class="text-quiet">Red where they differ.</span>
+          <span class="text-quiet">Red where they differ beside their tones.</span>
           {told.length > 0 ? `The other: ${told.join(', ')}.` : 'Nothing that could be seen.'}
         </figcaption>
       </figure>
