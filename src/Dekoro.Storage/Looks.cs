@@ -25,9 +25,9 @@ public sealed class Looks(Database database)
             )
         );
 
-    /// <summary>Records what a picture looks like, and which others look the same.</summary>
+    /// <summary>Records what a picture looks like; whatever looked the same before is no longer said to.</summary>
     /// <param name="copy">Empty where the picture could not be read.</param>
-    public void Tell(string id, LookHashes? hashes, byte[] copy, IEnumerable<string> twins) =>
+    public void Tell(string id, LookHashes? hashes, byte[] copy) =>
         database.Write(c =>
         {
             c.Run(
@@ -37,11 +37,21 @@ public sealed class Looks(Database database)
                 ("$hashes", hashes?.ToBytes() ?? []),
                 ("$copy", copy)
             );
-            c.Run("DELETE FROM twin WHERE asset_id = $id OR other_id = $id", ("$id", id));
+            return c.Run("DELETE FROM twin WHERE asset_id = $id OR other_id = $id", ("$id", id));
+        });
+
+    /// <summary>Records which others look the same, but for those that somebody said are not.</summary>
+    public void Pair(string id, IReadOnlyCollection<string> twins)
+    {
+        if (twins.Count == 0)
+            return;
+        database.Write(c =>
+        {
             foreach (var other in twins)
                 AddPair(c, id, other);
             return 0;
         });
+    }
 
     private static void AddPair(SqliteConnection c, string id, string other) =>
         c.Run(

@@ -198,6 +198,8 @@ test(
       await page.route('**/draft', (route) => (route.request().method() === 'GET' ? route.continue() : route.abort()));
       await write(frame, page, after, more);
       await expect(page.getByText('Dekoro cannot be reached just now').first()).toBeVisible();
+      // No hand closes a window within a moment of the last letter.
+      await page.waitForTimeout(300);
       await page.close({ runBeforeUnload: false });
     }
     const { version } = await draftOf(own.url, id);

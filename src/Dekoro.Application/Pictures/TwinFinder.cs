@@ -32,10 +32,12 @@ public sealed class TwinFinder(Workspace workspace)
     /// <returns>Those others.</returns>
     public IReadOnlyList<string> Tell(string id, Look? look)
     {
-        var twins = look is null ? [] : Find(id, look);
-        workspace.Looks.Tell(id, look?.Hashes, look is null ? [] : SmallCopies.ToWebP(look.Copy), twins);
+        // Known before it is looked for: of two that come at the same moment the later one finds the other.
+        workspace.Looks.Tell(id, look?.Hashes, look is null ? [] : SmallCopies.ToWebP(look.Copy));
         lock (_lock)
             Index().Set(id, look?.Hashes);
+        var twins = look is null ? [] : Find(id, look);
+        workspace.Looks.Pair(id, twins);
         return twins;
     }
 

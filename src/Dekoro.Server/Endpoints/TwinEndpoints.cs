@@ -1,7 +1,6 @@
 using Dekoro.Application.Hosting;
 using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
-using Dekoro.Core.Media;
 using Dekoro.Imaging;
 using Dekoro.Server.Contracts;
 using Dekoro.Server.Hosting;
@@ -93,7 +92,7 @@ internal static class TwinEndpoints
         HttpResponse response,
         CancellationToken stop
     ) =>
-        workspace.Assets.Find(id) is { Facts.Format: not PictureFormat.Svg } asset
+        workspace.Assets.Find(id) is { } asset
             ? await Drawn(
                 token => TwinPictures.Whole(workspace.PathOf(asset), asset.OriginalSize, token),
                 pixels,

@@ -31,11 +31,13 @@
   const named = $derived(pages.data?.find((page) => `page:${page.id}` === value));
 
   let field = $state<HTMLInputElement>();
+  let was = '';
   // Another thing is chosen, or this one leads elsewhere now: what was typed before is not said of it. The page tells
   // a little late what is chosen; what is typed meanwhile is for that.
   $effect(() => {
     void of;
-    if (document.activeElement !== untrack(() => field)) typed = null;
+    if (value !== was || document.activeElement !== untrack(() => field)) typed = null;
+    was = value;
     if (untrack(() => reading?.written) !== value) reading = null;
   });
 
