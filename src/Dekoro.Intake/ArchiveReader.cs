@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using Dekoro.Core.Choices;
 using Dekoro.Core.Content;
 using Dekoro.Core.Media;
 
@@ -15,6 +16,9 @@ public sealed class ArchiveReader
         MaxDepth = 6,
         AtOnce = 8,
         MaxLeftOut = 50;
+
+    /// <summary>Licences of archives ask that whoever made a picture is named wherever it is shown.</summary>
+    public const CaptionSource ShownWith = CaptionSource.Credit;
 
     private readonly FetchBytes _fetch;
     private readonly HashSet<Uri> _seen = [];

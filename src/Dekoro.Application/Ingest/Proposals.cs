@@ -178,6 +178,25 @@ public sealed class Proposals(Workspace workspace, AssetIngest ingest, Fetching 
         return (taken, words);
     }
 
+    /// <summary>Takes all pictures of a proposal into the library at once, under the words they come with.</summary>
+    /// <returns>The outcome of each, in the proposal's order.</returns>
+    public async Task<IReadOnlyList<Taken>> TakeAllAsync(Proposal proposal, CancellationToken stop)
+    {
+        var pending = await BringAsync(proposal, stop);
+        var words = pending.Pictures.ToDictionary(p => p.Asset.Id, p => p.Asset.Facts.Metadata);
+        var byId = pending.Pictures.Zip(Keep(pending, words).Taken).ToDictionary(p => p.First.Asset.Id, p => p.Second);
+        // What was left out of it stands in the same order.
+        var missed = new Queue<LeftOut>(pending.LeftOut.Skip(proposal.LeftOut.Length));
+        return
+        [
+            .. proposal.Pictures.Select(p =>
+                pending.Read.AssetByKey.GetValueOrDefault(p.Key) is { } id
+                    ? byId[id]
+                    : new Taken(p.FileName, null, Error: missed.Dequeue().Sentence)
+            ),
+        ];
+    }
+
     /// <summary>Forgets a proposal and the files that nothing else needs.</summary>
     public void LetGo(string id)
     {

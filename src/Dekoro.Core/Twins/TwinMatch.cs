@@ -40,6 +40,9 @@ public sealed record TwinMatch(
         MostPlainUnlike = 4,
         MostPlainChange = 8;
 
+    /// <summary>How wide the second is drawn beside the first, so that the same stands at the same scale.</summary>
+    public double Scale => InFirst.Width / InSecond.Width;
+
     /// <summary>Whether it is one picture, twice: as it was, tinted, brightened, mirrored or a little cut.</summary>
     public bool AreTwins =>
         Light >= LeastLight

@@ -123,21 +123,16 @@ internal static class ArchiveEndpoints
         return TypedResults.Ok(new GivenAddress(at.Address));
     }
 
-    private static Task<Results<Ok<TakenList>, ProblemHttpResult>> Take(
+    private static Task<Results<Ok<TakenFromArchive>, ProblemHttpResult>> Take(
         BringFromArchive bring,
         HttpRequest request,
         Archives archives,
         Proposals proposals,
         CancellationToken stop
-    ) => ChosenAsync<TakenList>(bring, request, archives, async proposal =>
+    ) => ChosenAsync<TakenFromArchive>(bring, request, archives, async proposal =>
         {
-            var pending = await proposals.BringAsync(proposal, stop);
-            var (taken, _) = proposals.Keep(
-                pending,
-                pending.Pictures.ToDictionary(p => p.Asset.Id, p => p.Asset.Facts.Metadata)
-            );
-            var missed = pending.LeftOut.Select(one => new Taken(one.Name, null, Error: one.Sentence));
-            return TypedResults.Ok(new TakenList([.. taken, .. missed]));
+            var taken = await proposals.TakeAllAsync(proposal, stop);
+            return TypedResults.Ok(new TakenFromArchive(taken, ArchiveReader.ShownWith));
         });
 
     private static Task<Results<Ok<ProposalResponse>, ProblemHttpResult>> Bring(

@@ -38,7 +38,7 @@ internal static class TwinEndpoints
             new TwinResponse(
                 FileEndpoints.ItemOf(a, planning.Used.Places[id].Count()),
                 FileEndpoints.ItemOf(b, planning.Used.Places[other].Count()),
-                match.InFirst.Width / match.InSecond.Width,
+                match.Scale,
                 [.. match.InSecondOtherwise()]
             )
         );

@@ -3554,7 +3554,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["TakenList"];
+                        "application/json": components["schemas"]["TakenFromArchive"];
                     };
                 };
             };
@@ -5579,6 +5579,10 @@ export interface components {
             standing: components["schemas"]["StillStanding"][];
             /** Format: int32 */
             waitDays: number;
+        };
+        TakenFromArchive: {
+            files: components["schemas"]["Taken"][];
+            caption: components["schemas"]["CaptionSource"];
         };
         TakenList: {
             files: components["schemas"]["Taken"][];

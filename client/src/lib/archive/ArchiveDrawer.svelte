@@ -2,14 +2,15 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { SvelteSet } from 'svelte/reactivity';
-  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import SearchField from '$lib/ui/SearchField.svelte';
   import { count } from '$lib/model/words';
-  import ArchiveItems from './ArchiveItems.svelte';
+  import ArchiveFound from './ArchiveFound.svelte';
+  import ShownAs from './ShownAs.svelte';
   import { findInArchive, siteArchive } from './archive.svelte';
 
-  let { onplace }: { onplace: (ids: string[]) => void } = $props();
+  let { onplace }: { onplace: (ids: string[], caption: Schemas['CaptionSource']) => void } = $props();
   const at = createQuery(siteArchive);
   const address = $derived(at.data?.address ?? '');
   let query = $state('');
@@ -23,20 +24,20 @@
     () => query,
   );
   const archive = $derived(found.data?.pages[0]);
-  const items = $derived(found.data?.pages.flatMap((one) => one.items) ?? []);
   const fields = $derived([...new Set((archive?.choices ?? []).map((choice) => choice.label))]);
 
   async function take() {
     [isTaking, said, problem] = [true, '', ''];
     try {
-      const { files } = await answer(api.POST('/api/archive/take', { body: { address, items: [...chosen] } }));
+      const asked = [...chosen];
+      const { files, caption } = await answer(api.POST('/api/archive/take', { body: { address, items: asked } }));
       const ids = files.flatMap((one) => (one.id ? [one.id] : []));
-      const missed = files.filter((one) => one.error);
-      problem = missed.map((one) => `${one.name}: ${one.error}`).join(' ');
-      if (missed.length === 0) chosen.clear();
+      // What did not come stays chosen, to be tried again.
+      asked.forEach((item, i) => files[i]?.id && chosen.delete(item));
+      problem = files.flatMap((one) => (one.error ? [`${one.name}: ${one.error}`] : [])).join(' ');
       if (ids.length > 0) said = `${count(ids.length, 'picture')} placed.`;
       await queryClient.invalidateQueries({ queryKey: ['files'] });
-      onplace(ids);
+      onplace(ids, caption);
     } catch (error) {
       problem = sentenceOf(error);
     } finally {
@@ -72,10 +73,7 @@
       {/each}
     </select>
   {/each}
-  <span class="flex gap-1" role="group" aria-label="Shown as">
-    <button class="dk-button" aria-pressed={!asList} onclick={() => (asList = false)}>pictures</button>
-    <button class="dk-button" aria-pressed={asList} onclick={() => (asList = true)}>a list</button>
-  </span>
+  <ShownAs bind:asList />
   <span class="min-w-0 flex-1 truncate text-right" role="status">
     {#if isTaking}Fetching {count(chosen.size, 'picture')} …{:else}{said}{/if}
   </span>
@@ -85,23 +83,4 @@
   >
 </div>
 {#if problem}<p class="dk-problem flex-none px-4 pb-1.5" role="alert">{problem}</p>{/if}
-<div
-  class="min-h-0 flex-1 overflow-y-auto border-t border-hair bg-base-200"
-  onscroll={({ currentTarget: box }) =>
-    box.scrollTop + box.clientHeight > box.scrollHeight - 400 &&
-    found.hasNextPage &&
-    !found.isFetching &&
-    void found.fetchNextPage()}
->
-  {#if found.error}
-    <p class="dk-problem p-4 text-read" role="alert">
-      {sentenceOf(found.error)} <button class="dk-link" onclick={() => void found.refetch()}>Try again</button>
-    </p>
-  {:else if !archive}
-    <p class="p-4 text-read text-quiet" role="status">Reading the archive’s catalogue …</p>
-  {:else if archive.total === 0}
-    <p class="p-4 text-read">Nothing answers to “{query.trim()}”. Fewer or shorter words find more.</p>
-  {:else}
-    <ArchiveItems {items} {address} {asList} {chosen} heightPx={96} />
-  {/if}
-</div>
+<ArchiveFound {found} {address} {query} {asList} {chosen} heightPx={96} />

@@ -8,13 +8,13 @@
     address,
     asList,
     chosen,
-    heightPx = 130,
+    heightPx,
   }: {
     items: ArchiveLine[];
     address: string;
     asList: boolean;
     chosen: SvelteSet<number>;
-    heightPx?: number;
+    heightPx: number;
   } = $props();
   let last = $state<number | null>(null);
   const pictureOf = (index: number) => `/api/archive/picture?${new URLSearchParams({ address, item: String(index) })}`;

@@ -189,7 +189,7 @@
     {/if}
   </div>
   {#if desk.drawerOpen && fromArchive}
-    <ArchiveDrawer onplace={(ids) => desk.media.placeCredited(ids)} />
+    <ArchiveDrawer onplace={(ids, caption) => desk.media.placeCaptioned(ids, caption)} />
   {:else if desk.drawerOpen}
     {#if found.head && found.total === 0}
       <p class="border-t border-hair bg-base-200 p-4 text-read">

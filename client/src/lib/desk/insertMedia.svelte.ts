@@ -42,10 +42,14 @@ export class InsertMedia {
     );
   }
 
-  /** The same with the credit of each below it, as an archive asks where its pictures are shown. */
-  placeCredited(assets: string[]) {
-    if (this.inLine || (!this.desk.gap && (this.desk.openedSet || this.desk.chosenColumns))) return this.place(assets);
-    this.place(assets, this.desk.gap, { captionSource: 'credit' });
+  /** The same with words of each below it; where a picture is to be swapped, the first takes its place. */
+  placeCaptioned(assets: string[], captionSource: FigureAttrs['captionSource']) {
+    const { desk } = this;
+    if (desk.trial.swapping && assets[0]) {
+      desk.trial.end(assets[0]);
+      assets = assets.slice(1);
+    }
+    this.place(assets, desk.gap, { captionSource });
   }
 
   /** Opens the library to choose a picture for the line at the caret. */

@@ -2,8 +2,8 @@
 <script lang="ts">
   import { SvelteSet } from 'svelte/reactivity';
   import { page } from '$app/state';
-  import { sentenceOf } from '$lib/api/client';
-  import ArchiveItems from '$lib/archive/ArchiveItems.svelte';
+  import ArchiveFound from '$lib/archive/ArchiveFound.svelte';
+  import ShownAs from '$lib/archive/ShownAs.svelte';
   import { findInArchive } from '$lib/archive/archive.svelte';
   import { intake } from '$lib/intake/intake.svelte';
   import SearchField from '$lib/ui/SearchField.svelte';
@@ -19,7 +19,6 @@
     () => query,
   );
   const archive = $derived(found.data?.pages[0]);
-  const items = $derived(found.data?.pages.flatMap((one) => one.items) ?? []);
   const fields = $derived([...new Set((archive?.choices ?? []).map((choice) => choice.label))]);
 </script>
 
@@ -56,34 +55,9 @@
         placeholder="lantern maker:renn year:1964 …"
         found={archive ? `${archive.total} of ${archive.all}` : ''}
       />
-      <span class="flex gap-1" role="group" aria-label="Shown as">
-        <button class="dk-button" aria-pressed={!asList} onclick={() => (asList = false)}>pictures</button>
-        <button class="dk-button" aria-pressed={asList} onclick={() => (asList = true)}>a list</button>
-      </span>
+      <ShownAs bind:asList />
     </div>
-    <div
-      class="min-h-0 flex-1 overflow-y-auto bg-base-200"
-      onscroll={({ currentTarget: box }) =>
-        box.scrollTop + box.clientHeight > box.scrollHeight - 600 &&
-        found.hasNextPage &&
-        !found.isFetching &&
-        void found.fetchNextPage()}
-    >
-      {#if found.error}
-        <p class="dk-problem p-8 text-read" role="alert">{sentenceOf(found.error)}</p>
-      {:else if !archive}
-        <p class="p-8 text-read text-quiet" role="status">
-          {address === '' ? 'Give the archive’s address first.' : 'Reading the archive’s catalogue …'}
-        </p>
-      {:else if archive.total === 0}
-        <p class="p-8 text-read">Nothing answers to “{query.trim()}”. Fewer or shorter words find more.</p>
-      {:else}
-        <ArchiveItems {items} {address} {asList} {chosen} />
-      {/if}
-      {#each archive?.leftOut ?? [] as one, i (i)}
-        <p class="border-t border-hair px-5 py-1.5"><span class="text-soft">{one.name}.</span> {one.sentence}</p>
-      {/each}
-    </div>
+    <ArchiveFound {found} {address} {query} {asList} {chosen} heightPx={130} />
     <div class="flex flex-none items-center gap-3 border-t border-base-content bg-base-100 px-5 py-2">
       <p class="flex-1" role="status">
         {#if intake.problem}<span class="dk-problem">{intake.problem}</span>
