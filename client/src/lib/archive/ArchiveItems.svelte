@@ -19,6 +19,10 @@
   let last = $state<number | null>(null);
   const pictureOf = (index: number) => `/api/archive/picture?${new URLSearchParams({ address, item: String(index) })}`;
 
+  /** Wide enough for the words of a narrow one. */
+  const leastPx = 92;
+  const widthOf = ({ width, height }: ArchiveLine) => Math.round(heightPx * (width > 0 ? width / height : 1));
+
   function choose(index: number, event: MouseEvent) {
     const at = items.findIndex((item) => item.index === index);
     const from = items.findIndex((item) => item.index === last);
@@ -62,15 +66,15 @@
     </tbody>
   </table>
 {:else}
-  <ul class="flex flex-wrap gap-6 p-5" aria-label="The archive’s pictures">
+  <ul class="flex flex-wrap gap-x-8 gap-y-6 p-5" aria-label="The archive’s pictures">
     {#each items as item (item.index)}
-      <li class="flex-none" style:width="{Math.round(heightPx * (item.width > 0 ? item.width / item.height : 1))}px">
+      <li class="flex-none" style:width="{Math.max(leastPx, widthOf(item))}px">
         <button
           class="block w-full cursor-pointer text-left"
           aria-pressed={chosen.has(item.index)}
           onclick={(event) => choose(item.index, event)}
         >
-          <span class="block" class:dk-crop={chosen.has(item.index)}>
+          <span class="block" class:dk-crop={chosen.has(item.index)} style:width="{widthOf(item)}px">
             <img
               src={pictureOf(item.index)}
               alt=""
@@ -79,7 +83,7 @@
               style:height="{heightPx}px"
             />
           </span>
-          <span class="mt-2 line-clamp-2 block" title={item.summary}>{item.label}</span>
+          <span class="mt-2 line-clamp-2" title={item.summary}>{item.label}</span>
           <span class="dk-tabular block truncate text-quiet">
             {item.fields
               .slice(0, 2)

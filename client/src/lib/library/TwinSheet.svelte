@@ -33,9 +33,12 @@
     tinted: 'its colours lean another way',
   };
   const told = $derived((pair.data?.otherwise ?? []).map((one) => words[one]));
+  /** So much higher than wide that what is told of both stays in view. */
+  const mostTall = 1.05;
+  const tall = ({ width, height }: FileItem) => height / width;
   /** Both in the room that is there, the same at the same scale. */
   const scale = $derived(pair.data?.scale ?? 1);
-  const wide = $derived(1 / Math.max(1, scale));
+  const wide = $derived(Math.min(1 / Math.max(1, scale), mostTall / Math.max(tall(file), tall(other) * scale)));
   const both = $derived([
     { one: pair.data?.file ?? file, width: wide, name: 'The open one' },
     { one: pair.data?.other ?? other, width: wide * scale, name: 'The other' },

@@ -1,6 +1,6 @@
 <!-- One group of a sheet: a line with its value in words when closed, opening in place. -->
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { tick, type Snippet } from 'svelte';
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   let {
     name,
@@ -9,15 +9,23 @@
     children,
   }: { name: string; value?: string; open?: boolean; children: Snippet } = $props();
   const id = $props.id();
+  let section = $state<HTMLElement>();
+
+  /** What was opened at the foot of a sheet comes into view. */
+  async function turn() {
+    open = !open;
+    await tick();
+    if (open) section?.scrollIntoView({ block: 'nearest' });
+  }
 </script>
 
-<section class="border-b border-hair">
+<section bind:this={section} class="border-b border-hair">
   <h3>
     <button
       class="flex w-full cursor-pointer items-center gap-2 px-4 py-2 text-left"
       aria-expanded={open}
       aria-controls={id}
-      onclick={() => (open = !open)}
+      onclick={turn}
     >
       <span class="font-semibold">{name}</span>
       <span class="min-w-0 flex-1 truncate font-normal text-quiet">{value}</span>
