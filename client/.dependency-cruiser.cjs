@@ -13,18 +13,18 @@ const sees = {
   fields: [...shared, 'media'],
   arrangements: [...shared, 'media', 'fields', 'keeping'],
   banners: [...shared, 'media', 'fields', 'keeping'],
-  // An arrangement that stands on a page is worked on beside it.
-  // An archive is searched in the drawer, and set for the site.
+  // An archive is searched in the drawer, set for the site, and handed to from wherever pictures come in.
   archive: shared,
+  // An arrangement that stands on a page is worked on beside it.
   desk: [...shared, 'media', 'fields', 'keeping', 'arrangements', 'archive'],
-  library: [...shared, 'media', 'fields', 'keeping'],
+  library: [...shared, 'media', 'fields', 'keeping', 'archive'],
   intake: [...shared, 'media', 'fields'],
   room: [...shared, 'media', 'fields'],
   pages: shared,
   site: [...shared, 'fields', 'archive'],
   publish: shared,
   // The bar publishes from everywhere.
-  shell: [...shared, 'media', 'publish'],
+  shell: [...shared, 'media', 'publish', 'archive'],
 };
 
 module.exports = {

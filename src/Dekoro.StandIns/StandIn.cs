@@ -6,26 +6,33 @@ namespace Dekoro.StandIns;
 /// <summary>
 /// Outside services in small, so that everything Dekoro does with them can be tried without a network.
 /// </summary>
-public static class StandIn
+/// <param name="folder">Where they keep what they are given; made when it is needed.</param>
+public sealed class StandIn(string folder)
 {
     /// <summary>All stand-ins stand under this path of the server they ship with.</summary>
     public const string Prefix = "/standins/";
 
-    /// <param name="address">Absolute; what is answered names itself by the same scheme and host.</param>
+    /// <summary>The archive's collection, and where it takes deposits.</summary>
+    public const string Collection = ArchiveService.Prefix + "collection.json",
+        Deposits = ArchiveService.Prefix + ArchiveDesk.Under + "service";
+
+    /// <summary>What the archive asks of whoever hands something in; it is no secret, as nothing there is.</summary>
+    public const string Token = "kites-for-the-archive";
+
+    private readonly ArchiveService _archive = new(new ArchiveShelf(Path.Combine(folder, "archive")));
+
     /// <returns>Null where nothing stands at the address.</returns>
-    public static StandInAnswer? Answer(Uri address)
+    public async Task<StandInAnswer?> AnswerAsync(StandInRequest request, CancellationToken stop)
     {
-        var path = address.AbsolutePath;
-        if (path.StartsWith(VideoHost.Prefix, StringComparison.Ordinal))
-            return VideoHost.Answer(
-                path[VideoHost.Prefix.Length..],
-                address.Query,
-                address.GetLeftPart(UriPartial.Authority) + VideoHost.Prefix
-            );
+        var (path, root) = (request.Address.AbsolutePath, request.Address.GetLeftPart(UriPartial.Authority));
+        if (path.StartsWith(VideoHost.Prefix, StringComparison.Ordinal) && request.Method == "GET")
+            return VideoHost.Answer(path[VideoHost.Prefix.Length..], request.Address.Query, root + VideoHost.Prefix);
         return path.StartsWith(ArchiveService.Prefix, StringComparison.Ordinal)
-            ? ArchiveService.Answer(
+            ? await _archive.AnswerAsync(
+                request,
                 path[ArchiveService.Prefix.Length..],
-                address.GetLeftPart(UriPartial.Authority) + ArchiveService.Prefix
+                new Uri(root + ArchiveService.Prefix),
+                stop
             )
             : null;
     }

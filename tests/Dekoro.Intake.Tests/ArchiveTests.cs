@@ -26,7 +26,10 @@ public sealed class ArchiveTests
             proposal.Pictures.Select(p => p.Words.Source)
         );
         Assert.Equal([read.Entries[4].Label, read.Entries[17].Label], proposal.Pictures.Select(p => p.Words.Title));
-        var bytes = StandIn.Answer(Assert.IsType<PictureContent.Remote>(proposal.Pictures[0].Content).Address)!.Content;
+        var bytes = await GivenAsync(
+            Assert.IsType<PictureContent.Remote>(proposal.Pictures[0].Content).Address,
+            TestContext.Current.CancellationToken
+        );
         Assert.Equal((byte[])[0xFF, 0xD8, 0xFF], bytes[..3]);
     }
 
@@ -224,12 +227,11 @@ public sealed class ArchiveTests
             },
         };
 
+    private static async Task<byte[]> GivenAsync(Uri at, CancellationToken stop) =>
+        (await new StandIn("unused").AnswerAsync(StandInRequest.Get(at), stop))!.Content;
+
     private static Task<ArchiveCatalogue> StandInAsync() =>
-        ArchiveReader.ReadAsync(
-            Own,
-            (at, _) => Task.FromResult(StandIn.Answer(at)!.Content),
-            TestContext.Current.CancellationToken
-        );
+        ArchiveReader.ReadAsync(Own, GivenAsync, TestContext.Current.CancellationToken);
 
     /// <summary>A few addresses that answer, by path.</summary>
     private sealed class Web : Dictionary<string, object>

@@ -15,7 +15,7 @@ public sealed class ArchitectureTests
     [InlineData("Storage", "Core")]
     [InlineData("Publishing", "Core")]
     [InlineData("Intake", "Core")]
-    [InlineData("StandIns", "Core")]
+    [InlineData("StandIns", "Imaging Intake")]
     [InlineData("Application", "Imaging Intake Publishing StandIns Storage")]
     [InlineData("Server", "Application")]
     public void Projects_depend_downward_only(string project, string on)

@@ -48,7 +48,7 @@ public sealed class FetchingTests : IAsyncLifetime
         );
         _fetching = new Fetching(
             new DataOptions("unused", null, null) { AllowedHosts = [_root.Authority] },
-            new StandInDesk()
+            new StandInDesk(new("unused", null, null))
         );
     }
 
@@ -77,7 +77,10 @@ public sealed class FetchingTests : IAsyncLifetime
     [Fact]
     public async Task The_same_machine_under_another_port_stays_closed()
     {
-        using var closed = new Fetching(new DataOptions("unused", null, null), new StandInDesk());
+        using var closed = new Fetching(
+            new DataOptions("unused", null, null),
+            new StandInDesk(new("unused", null, null))
+        );
         Assert.Contains(
             "own network",
             (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(_root, "/good"), Stop))).Message,
@@ -91,7 +94,10 @@ public sealed class FetchingTests : IAsyncLifetime
     [InlineData("https://8.8.8.8:6379/")]
     public async Task Ports_where_no_web_pages_are_served_are_not_asked(string address)
     {
-        using var closed = new Fetching(new DataOptions("unused", null, null), new StandInDesk());
+        using var closed = new Fetching(
+            new DataOptions("unused", null, null),
+            new StandInDesk(new("unused", null, null))
+        );
         Assert.Contains(
             "is asked at port",
             (await Assert.ThrowsAsync<NotFetchedException>(() => closed.GetAsync(new(address), Stop))).Message,

@@ -35,6 +35,7 @@ public sealed class Workspace : IDisposable
         }
         Assets = new Assets(Database);
         Looks = new Looks(Database);
+        Deposits = new Deposits(Database);
         Downloads = new Downloads(Database);
         Editions = new Editions(Database);
         Pages = new Pages(Database);
@@ -74,6 +75,9 @@ public sealed class Workspace : IDisposable
 
     /// <summary>The pictures of the library.</summary>
     public Assets Assets { get; }
+
+    /// <summary>Pictures on their way to the archive.</summary>
+    public Deposits Deposits { get; }
 
     /// <summary>The other files of the library.</summary>
     public Downloads Downloads { get; }

@@ -8,7 +8,7 @@ public sealed class ArchiveAt(Workspace workspace)
     private const string Name = "archive";
 
     /// <summary>The stand-in that ships with the program, until another is set.</summary>
-    private const string Own = StandIns.StandIn.Prefix + "archive/collection.json";
+    private const string Own = StandIns.StandIn.Collection;
 
     /// <summary>Of a IIIF collection; one that begins with a slash stands on this server.</summary>
     public string Address => workspace.Settings.Get(Name) is { } kept ? Read(kept) : Own;

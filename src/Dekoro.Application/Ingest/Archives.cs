@@ -37,6 +37,14 @@ public sealed class Archives(Fetching fetching, TimeProvider clock)
         }
     }
 
+    /// <summary>An archive of this host has something new: its catalogues are read again.</summary>
+    public void Forget(Uri of)
+    {
+        // Loopback addresses are one machine by several names.
+        foreach (var held in _held.Keys.Where(h => h.Host == of.Host || h.IsLoopback && of.IsLoopback))
+            _held.TryRemove(held, out _);
+    }
+
     /// <summary>One picture of a catalogue in small, as it was given.</summary>
     public async Task<byte[]> ThumbnailAsync(ArchiveEntry entry, CancellationToken stop) =>
         await BytesAsync(entry.Thumbnail, stop);

@@ -17,29 +17,28 @@ public sealed class Fetching : IDisposable
     /// <summary>For the answer to begin, and again for all of it to come.</summary>
     private static readonly TimeSpan MaxTime = TimeSpan.FromSeconds(30);
 
+    /// <summary>For a large file to be sent and answered.</summary>
+    private static readonly TimeSpan MaxSending = TimeSpan.FromMinutes(30);
+
     private readonly StandInDesk _standIns;
     private readonly IReadOnlySet<string> _allowedHosts;
-    private readonly HttpClient _http;
+    private readonly HttpClient _http,
+        _slow;
 
     /// <summary>A fetcher that reaches public addresses alone, beside what stands in for them here.</summary>
     public Fetching(DataOptions places, StandInDesk standIns)
     {
         (_standIns, _allowedHosts) = (standIns, places.AllowedHosts.ToHashSet(StringComparer.OrdinalIgnoreCase));
-        _http = new HttpClient(
-            new SocketsHttpHandler
-            {
-                AllowAutoRedirect = false,
-                UseCookies = false,
-                UseProxy = false,
-                ConnectTimeout = TimeSpan.FromSeconds(10),
-                AutomaticDecompression = DecompressionMethods.All,
-                ConnectCallback = ConnectAsync,
-            }
-        )
+        var handler = new SocketsHttpHandler
         {
-            Timeout = MaxTime,
+            AllowAutoRedirect = false,
+            UseCookies = false,
+            UseProxy = false,
+            ConnectTimeout = TimeSpan.FromSeconds(10),
+            AutomaticDecompression = DecompressionMethods.All,
+            ConnectCallback = ConnectAsync,
         };
-        _http.DefaultRequestHeaders.UserAgent.ParseAdd("Dekoro/" + Product.Version);
+        (_http, _slow) = (Client(handler, MaxTime), Client(handler, MaxSending));
     }
 
     /// <exception cref="NotFetchedException">Refused, not there, too slow, or not what can be read.</exception>
@@ -47,7 +46,7 @@ public sealed class Fetching : IDisposable
     {
         for (var hop = 0; hop <= MaxRedirects; hop++)
         {
-            if (_standIns.Answer(address) is { } own)
+            if (await _standIns.AnswerAsync(address, stop) is { } own)
                 return new(address, own.MediaType, new MemoryStream(own.Content, writable: false));
             if (address.Scheme is not ("http" or "https"))
                 throw new NotFetchedException(
@@ -57,7 +56,8 @@ public sealed class Fetching : IDisposable
                 throw new NotFetchedException(
                     "The address holds a user name or password: take out what stands before the @."
                 );
-            var answer = await AskAsync(address, stop);
+            using var request = new HttpRequestMessage(HttpMethod.Get, address);
+            var answer = await AskAsync(_http, request, stop);
             if ((int)answer.StatusCode is >= 300 and < 400 && answer.Headers.Location is { } to)
             {
                 answer.Dispose();
@@ -101,14 +101,35 @@ public sealed class Fetching : IDisposable
         return all.ToArray();
     }
 
-    /// <inheritdoc/>
-    public void Dispose() => _http.Dispose();
+    /// <summary>Sends something and gives the answer, whatever it is; nothing is followed elsewhere.</summary>
+    /// <exception cref="NotFetchedException">Not there, or too slow.</exception>
+    public async Task<HttpResponseMessage> SendAsync(HttpRequestMessage request, CancellationToken stop) =>
+        await _standIns.SendAsync(request, stop) ?? await AskAsync(_slow, request, stop);
 
-    private async Task<HttpResponseMessage> AskAsync(Uri address, CancellationToken stop)
+    /// <inheritdoc/>
+    public void Dispose()
     {
+        _http.Dispose();
+        _slow.Dispose();
+    }
+
+    private static HttpClient Client(SocketsHttpHandler handler, TimeSpan maxTime)
+    {
+        var client = new HttpClient(handler) { Timeout = maxTime };
+        client.DefaultRequestHeaders.UserAgent.ParseAdd("Dekoro/" + Product.Version);
+        return client;
+    }
+
+    private static async Task<HttpResponseMessage> AskAsync(
+        HttpClient http,
+        HttpRequestMessage request,
+        CancellationToken stop
+    )
+    {
+        var host = request.RequestUri!.Host;
         try
         {
-            return await _http.GetAsync(address, HttpCompletionOption.ResponseHeadersRead, stop);
+            return await http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, stop);
         }
         catch (HttpRequestException e) when (e.InnerException is NotFetchedException refused)
         {
@@ -117,14 +138,14 @@ public sealed class Fetching : IDisposable
         catch (HttpRequestException e)
         {
             throw new NotFetchedException(
-                $"{address.Host} cannot be reached: check the address, or save the file and add it.",
+                $"{host} cannot be reached: check the address, or save the file and add it.",
                 e
             );
         }
         catch (OperationCanceledException e) when (!stop.IsCancellationRequested)
         {
             throw new NotFetchedException(
-                $"{address.Host} did not answer within {MaxTime.TotalSeconds:0} s: try it again later.",
+                $"{host} did not answer within {http.Timeout.TotalSeconds:0} s: try it again later.",
                 e
             );
         }

@@ -1,4 +1,10 @@
 namespace Dekoro.Server.Contracts;
 
 /// <param name="LookAlikes">Those in the library that look the same.</param>
-public sealed record FileDetail(FileItem File, IReadOnlyList<FileItem> LookAlikes, IReadOnlyList<FilePlace> StandsIn);
+/// <param name="Deposit">Null where nobody asked to hand it to the archive.</param>
+public sealed record FileDetail(
+    FileItem File,
+    IReadOnlyList<FileItem> LookAlikes,
+    IReadOnlyList<FilePlace> StandsIn,
+    DepositResponse? Deposit = null
+);

@@ -27,16 +27,33 @@ internal static class ArchiveEndpoints
         api.MapPost("/archive/bring", Bring).WithSummary("Fetches the chosen pictures of an archive into a proposal.");
     }
 
+    /// <summary>Their own rules hold there, not Dekoro's: they stand for programs of other houses.</summary>
     public static void MapStandIns(this IEndpointRouteBuilder app) =>
-        app.MapGet(StandIns.StandIn.Prefix + "{**path}", (HttpRequest request) =>
-                StandIns.StandIn.Answer(
-                    new Uri($"{request.Scheme}://{request.Host}{request.Path}{request.QueryString}")
-                )
-                    is { } answer
-                    ? Results.Bytes(answer.Content, answer.MediaType)
-                    : Problems.Of(404, "There is nothing at this address.")
-            )
-            .ExcludeFromDescription();
+        app.Map(StandIns.StandIn.Prefix + "{**path}", StandIn).Takes(Bodies.NoLimit).ExcludeFromDescription();
+
+    private static async Task<IResult> StandIn(
+        HttpRequest request,
+        HttpResponse response,
+        StandInDesk standIns,
+        CancellationToken stop
+    )
+    {
+        var answer = await standIns.AnswerAsync(
+            new StandIns.StandInRequest(
+                request.Method,
+                new Uri($"{request.Scheme}://{request.Host}{request.Path}{request.QueryString}"),
+                name => request.Headers[name].ToString(),
+                request.Body
+            ),
+            stop
+        );
+        if (answer is null)
+            return Problems.Of(404, "There is nothing at this address.");
+        response.StatusCode = answer.Status;
+        if (answer.Location is { } made)
+            response.Headers.Location = made.AbsoluteUri;
+        return answer.Status == 204 ? Results.NoContent() : Results.Bytes(answer.Content, answer.MediaType);
+    }
 
     private static async Task<Results<Ok<ArchiveResponse>, ProblemHttpResult>> Search(
         string address,

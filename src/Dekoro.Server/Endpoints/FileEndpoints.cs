@@ -272,7 +272,8 @@ internal static class FileEndpoints
                         p.Figure.Cut.Shape?.ToString(),
                         PlainText.Beside(planning.DocumentOf(p.Page), p.Figure.Id)
                     )),
-                ]
+                ],
+                workspace.Deposits.Find(id) is { } deposit ? DepositEndpoints.Told(deposit, asset) : null
             )
         );
     }

@@ -5,6 +5,7 @@ using Dekoro.Application.Pictures;
 using Dekoro.Application.Preview;
 using Dekoro.Application.Publication;
 using Dekoro.Application.Site;
+using Dekoro.Application.ToArchive;
 using Dekoro.Application.Trash;
 using Dekoro.Publishing;
 using Dekoro.Server.Contracts;
@@ -93,6 +94,8 @@ public static class Host
         services
             .AddSingleton<TwinFinder>()
             .AddSingleton<ArchiveAt>()
+            .AddSingleton<DepositAt>()
+            .AddSingleton<SwordClient>()
             .AddSingleton<AssetIngest>()
             .AddSingleton<StandInDesk>()
             .AddSingleton<Fetching>()
@@ -146,6 +149,7 @@ public static class Host
             .AddSingleton<PublishJobs>();
         services.AddSingleton<BackgroundWork>().AddHostedService(s => s.GetRequiredService<BackgroundWork>());
         services.AddHostedService<MeasuringLater>();
+        services.AddSingleton<Depositor>().AddHostedService(s => s.GetRequiredService<Depositor>());
         services.AddSingleton<TrashPurge>().AddHostedService(s => s.GetRequiredService<TrashPurge>());
     }
 
@@ -200,6 +204,7 @@ public static class Host
         api.MapStates();
         api.MapIntake();
         api.MapArchives();
+        api.MapDeposits();
         api.MapVideos();
         api.MapSite();
         api.MapPublish();

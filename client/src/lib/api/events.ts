@@ -64,6 +64,7 @@ const againSoon = afterRest(again);
 function heard(name: string, text: string) {
   const data = JSON.parse(text);
   if (name === 'library') againSoon('files', 'publish');
+  else if (name === 'archive') again('archive');
   else if (name === 'site') again('site', 'pages', 'publish');
   else if (name === 'pages') again('pages', 'publish');
   else if (name === 'page') againSoon('pages', 'publish');

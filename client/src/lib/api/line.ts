@@ -1,7 +1,7 @@
 /** What comes over the line: an event, or how the line stands. */
 export type Told = { kind: 'event'; name: string; data: string } | { kind: 'state'; isOpen: boolean; isAgain: boolean };
 
-const names = ['library', 'site', 'pages', 'page', 'arrangement', 'job'];
+const names = ['library', 'site', 'pages', 'page', 'arrangement', 'banner', 'job', 'archive'];
 /** A line that was refused is asked for again after this time; a broken one the browser takes up again by itself. */
 const againMs = 30_000;
 

@@ -3605,6 +3605,234 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/deposits/at": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where pictures are handed to the archive (SWORD 3.0). */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DepositAddressResponse"];
+                    };
+                };
+            };
+        };
+        /** Sets it; what waits is tried at once. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DepositAddressGiven"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DepositAddressResponse"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deposits/service": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Asks the archive what it takes. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DepositService"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deposits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What has not reached the archive yet. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DepositList"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Hands pictures to the archive with their words, now or as soon as it can be reached. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FileIds"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DepositsAsked"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deposits/{id}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hands on words that changed since. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deposits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a picture out that did not reach the archive yet. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/videos": {
         parameters: {
             query?: never;
@@ -4475,6 +4703,47 @@ export interface components {
             begins: boolean;
             ends: boolean;
         };
+        DepositAddressGiven: {
+            address: string;
+            token?: null | string;
+        };
+        DepositAddressResponse: {
+            address: string;
+            hasToken: boolean;
+        };
+        DepositItem: {
+            id: string;
+            title: string;
+            deposit: components["schemas"]["DepositResponse"];
+        };
+        DepositList: {
+            /** Format: int32 */
+            waiting: number;
+            /** Format: int32 */
+            refused: number;
+            items: components["schemas"]["DepositItem"][];
+        };
+        DepositResponse: {
+            state: components["schemas"]["DepositState"];
+            sentence: string;
+            askedBy: string;
+            /** Format: date-time */
+            nextAt: null | string;
+            /** Format: date-time */
+            handedAt: null | string;
+            hasOtherWords: boolean;
+        };
+        DepositService: {
+            title: string;
+            /** Format: int64 */
+            maxBytes: null | number;
+        };
+        /** @enum {unknown} */
+        DepositState: "waiting" | "handed" | "refused";
+        DepositsAsked: {
+            /** Format: int32 */
+            count: number;
+        };
         DownloadChange: {
             title?: null | string;
             description?: null | string;
@@ -4633,6 +4902,7 @@ export interface components {
             file: components["schemas"]["FileItem"];
             lookAlikes: components["schemas"]["FileItem"][];
             standsIn: components["schemas"]["FilePlace"][];
+            deposit?: null | components["schemas"]["DepositResponse"];
         };
         FileIds: {
             ids: string[];

@@ -2,6 +2,7 @@
 <script lang="ts">
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
+  import { handOver } from '$lib/archive/handing';
   import { count } from '$lib/model/words';
   import type { Choosing } from '$lib/ui/choosing.svelte';
   import ManyWords from './ManyWords.svelte';
@@ -56,6 +57,11 @@
         taken.standing.length > 3 ? `${taken.standing.length - 3} more stand somewhere.` : '',
       ].join(' ');
     });
+  const toArchive = () =>
+    act(async () => {
+      const { count: going } = await handOver([...choosing.ids]);
+      said = `${count(going, 'picture')} on the way to the archive, or there already.`;
+    });
   const putBack = (ids: string[]) =>
     act(async () => {
       await answer(api.POST('/api/files/back', { body: { ids } }));
@@ -82,6 +88,7 @@
       {#if waiting}
         <button class="dk-button" onclick={() => putBack([...choosing.ids])}>Restore</button>
       {:else}
+        <button class="dk-button" onclick={toArchive}>Hand to the archive</button>
         <button class="dk-button" onclick={takeAway}>Remove</button>
       {/if}
       <button class="dk-button" onclick={() => choosing.clear()}>Choose none</button>

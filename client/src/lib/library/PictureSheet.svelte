@@ -6,6 +6,7 @@
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { onePicture, ownColumns, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
+  import HandedOver from '$lib/archive/HandedOver.svelte';
   import LooksSame from './LooksSame.svelte';
   import SwapSheet from './SwapSheet.svelte';
   import FieldNote from '$lib/keeping/FieldNote.svelte';
@@ -32,6 +33,7 @@
     { name: 'caption', rows: 2 },
     { name: 'description', rows: 2 },
     { name: 'credit', rows: 1 },
+    { name: 'rights', rows: 1 },
     { name: 'folder', rows: 1 },
     { name: 'keywords', rows: 1, hint: 'With commas between.' },
   ] as const;
@@ -165,6 +167,7 @@
       {/if}
     </Group>
     <LooksSame {file} others={picture.data?.lookAlikes ?? []} before={() => words.now()} {onchoose} />
+    <HandedOver {id} deposit={picture.data?.deposit} before={() => words.now()} />
     <Group name="Address" value={file.ownAddress ?? 'none of its own'} bind:open={addressOpen}>
       <label class="flex items-start gap-2">
         <input

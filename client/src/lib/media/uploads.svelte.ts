@@ -24,6 +24,8 @@ const broken = 'The line broke off while this file was on its way: try it again.
 /** The queue of files on their way in. Each has its own outcome; one that fails holds up no other. */
 class Uploads {
   list = $state<Upload[]>([]);
+  /** Told the id of each picture that is in. */
+  onpicture: ((id: string) => void) | null = null;
   private next = 1;
   private running = 0;
   private late = new Map<number, (id: string) => void>();
@@ -133,6 +135,7 @@ class Uploads {
     else if (taken.id) this.late.get(upload.key)?.(taken.id);
     this.ended.delete(upload.key);
     if (taken.id) this.late.delete(upload.key);
+    if (taken.id) this.onpicture?.(taken.id);
     if (this.going === 0 || this.list.length < 12) void queryClient.invalidateQueries({ queryKey: ['files'] });
     this.pump();
   }

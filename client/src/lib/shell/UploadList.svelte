@@ -6,6 +6,7 @@
   import { count } from '$lib/model/words';
   import { pickFiles } from '$lib/ui/pickFiles';
   import { uploads } from '$lib/media/uploads.svelte';
+  import ArchiveToo from './ArchiveToo.svelte';
 
   const refused = $derived(uploads.list.filter((u) => u.state === 'refused'));
   const done = $derived(uploads.list.filter((u) => u.state === 'done'));
@@ -39,6 +40,7 @@
           {count(done.length, 'file')} in{refused.length > 0 ? `, ${refused.length} refused` : ''}
         </span>
       </p>
+      <ArchiveToo />
       {#if uploads.going > 0}<button class="dk-button" onclick={() => uploads.stop()}>Stop</button>{/if}
       {#if isQuiet}
         <button class="dk-button bare" aria-expanded={opened} onclick={() => (opened = !opened)}

@@ -1,10 +1,11 @@
-<!-- Which archive the drawer searches. -->
+<!-- Which archive the drawer searches, and new pictures are handed to. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import { siteArchive } from '$lib/archive/archive.svelte';
   import Group from '$lib/ui/Group.svelte';
+  import DepositFields from './DepositFields.svelte';
 
   let open = $state(false);
   let problem = $state('');
@@ -33,4 +34,5 @@
   />
   {#if problem}<p class="dk-problem" role="alert">{problem}</p>{/if}
   <p class="mt-1 text-quiet">The drawer at the desk searches it. The one that ships with Dekoro is made up.</p>
+  <DepositFields />
 </Group>

@@ -1,0 +1,9 @@
+namespace Dekoro.Storage;
+
+/// <summary>How far it is.</summary>
+public enum DepositState
+{
+    Waiting,
+    Handed,
+    Refused,
+}
