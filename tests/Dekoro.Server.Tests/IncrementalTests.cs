@@ -252,8 +252,8 @@ public sealed class IncrementalTests : IAsyncLifetime
             new SiteBook(workspace)
         );
         var beside = new FilesBeside(workspace, Of<RenditionMaker>());
-        var builder = new SiteBuilder(workspace, Of<RenditionMaker>(), Of<Renderer>(), beside);
-        var changes = new SiteChanges(workspace, planning, builder, beside, Of<SiteCalendar>());
+        var builder = new SiteBuilder(workspace, Of<RenditionMaker>(), Of<Renderer>(), beside, Of<IiifFiles>());
+        var changes = new SiteChanges(workspace, planning, builder, beside, Of<IiifFiles>(), Of<SiteCalendar>());
         return new(workspace, planning, builder, changes, Of<LiveSite>(), Of<SiteCalendar>(), Of<TimeProvider>());
     }
 

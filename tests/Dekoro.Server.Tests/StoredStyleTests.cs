@@ -1,4 +1,3 @@
-using Dekoro.Application.Hosting;
 using Dekoro.Application.Site;
 using Dekoro.Core.Site;
 
@@ -13,9 +12,9 @@ public sealed class StoredStyleTests
         Typeface typeface
     )
     {
-        var json = Json.Write(StoredStyle.Of(new SiteStyle { Typeface = typeface }));
+        var json = Application.Hosting.Json.Write(StoredStyle.Of(new SiteStyle { Typeface = typeface }));
         Assert.Equal(typeface != Typeface.Newsreader, json.Contains("typeface", StringComparison.Ordinal));
-        var style = Json.Read<StoredStyle>(json).ToStyle();
+        var style = Application.Hosting.Json.Read<StoredStyle>(json).ToStyle();
         Assert.Equal((typeface, Dekoro.Publishing.Faces.Of(typeface).Metrics), (style.Typeface, style.Face));
     }
 }

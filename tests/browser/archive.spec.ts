@@ -1,5 +1,4 @@
-import { expect, test } from './dekoro';
-import { choose, demoFile, makePage, openDesk, passesAxe, text } from './dekoro';
+import { choose, demoFile, expect, makePage, openDesk, passesAxe, takeIn, test, text } from './dekoro';
 import { freePort, serve } from './server';
 
 /** An archive of another house: a program of its own, whose stand-in takes deposits over the wire. */
@@ -74,5 +73,44 @@ test('A picture brought in at a page goes to the archive too, is found there by 
   } finally {
     await own.stop();
     await theirs.stop();
+  }
+});
+
+test('The public site’s pictures are switched on for viewers of other houses, and our own reader finds them there', async ({
+  page,
+}) => {
+  const port = await freePort();
+  const own = await serve({ port, env: { DEKORO_FETCH_FROM: `127.0.0.1:${port}` } });
+  try {
+    // The other stays in the library: no page shows it.
+    const [light] = await takeIn(own.url, ['skerry-light.jpg', 'museum-door.jpg']);
+    await makePage(own.url, 'The light', [
+      { type: 'figure', attrs: { asset: light!.id } },
+      text('It was lit in 1901.'),
+    ]);
+    await page.goto(`${own.url}/site`);
+    await page.getByRole('button', { name: /^Pictures for others/ }).click();
+    const others = page.getByRole('checkbox', { name: 'Give out the public site’s pictures as IIIF too' });
+    await others.click();
+    await expect(page.getByRole('alert')).toContainText('at which address visitors find the site');
+    await expect(others).not.toBeChecked();
+    await page.getByLabel('Address of the public site').click();
+    await page.keyboard.type(`${own.url}/live`);
+    await page.keyboard.press('Tab');
+    await others.click();
+    await expect(page.getByText(`${own.url}/live/iiif/collection.json`)).toBeVisible();
+    await passesAxe(page, 'pictures for others in Site');
+    await page.getByRole('button', { name: 'Publish', exact: true }).click();
+    const dialog = page.getByRole('dialog', { name: 'Publish' });
+    await expect(dialog.getByText('iiif/collection.json')).toBeVisible();
+    await dialog.getByRole('button', { name: 'Publish now' }).click();
+    await expect(dialog.getByText('1 page is on the public site')).toBeVisible({ timeout: 60_000 });
+
+    await page.goto(`${own.url}/library/archive?address=${own.url}/live/iiif/collection.json`);
+    const pictures = page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button');
+    await expect(pictures).toHaveCount(1);
+    await expect(pictures.first()).toContainText('Skerry light');
+  } finally {
+    await own.stop();
   }
 });

@@ -67,12 +67,17 @@ public sealed class FilesBeside(Workspace workspace, RenditionMaker maker)
             );
 
     /// <summary>
-    /// Addresses beside the pages, those of arrangements that sites elsewhere show among them, each with a name for
-    /// what is there.
+    /// Addresses beside the pages, those of arrangements that sites elsewhere show and of what viewers read among them,
+    /// each with a name for what is there.
     /// </summary>
-    internal static Dictionary<string, string> ContentsOf(IEnumerable<BesideFile> files, KnownSite site) =>
+    internal static Dictionary<string, string> ContentsOf(
+        IEnumerable<BesideFile> files,
+        IReadOnlyList<LaterPart> viewed,
+        KnownSite site
+    ) =>
         files
             .Select(f => (f.Address, f.Content))
             .Concat(ShownElsewhere(site))
+            .Concat(IiifFiles.ContentsOf(viewed).Select(f => (Address: f.Key, Content: f.Value)))
             .ToDictionary(f => f.Address, f => f.Content);
 }

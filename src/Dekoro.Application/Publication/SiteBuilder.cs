@@ -17,7 +17,13 @@ namespace Dekoro.Application.Publication;
 /// Makes the parts of a site: plans, makes files and writes pages of what has another fingerprint than before, and of
 /// nothing else.
 /// </summary>
-public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Renderer renderer, FilesBeside beside)
+public sealed class SiteBuilder(
+    Workspace workspace,
+    RenditionMaker maker,
+    Renderer renderer,
+    FilesBeside beside,
+    IiifFiles iiif
+)
 {
     /// <summary>So many pages are planned and written at a time: what is held for them is bounded.</summary>
     private const int AtATime = 32;
@@ -72,7 +78,13 @@ public sealed class SiteBuilder(Workspace workspace, RenditionMaker maker, Rende
         await AddAsync("files", FilesBeside.MarkOf(others), () => FilesBeside.FilesOf(others));
         var moved = MovedOf(site);
         await AddAsync("moved", MarkOf(moved, round), () => FilesOf(moved, round));
-        return new(parts, made, FilesBeside.ContentsOf(others, site), parts.Count(p => p.IsAwaited));
+        var viewed = iiif.Of(site);
+        foreach (var part in viewed)
+        {
+            progress.Report(new(1, 1, "Writing what viewers of other houses read."));
+            await AddAsync(part.Key, part.Fingerprint, () => part.FilesAsync(stop));
+        }
+        return new(parts, made, FilesBeside.ContentsOf(others, viewed, site), parts.Count(p => p.IsAwaited));
 
         async Task AddAsync(string key, string print, Func<Task<IReadOnlyDictionary<string, SiteFile>>> files) =>
             parts.Add(known.Find(key, print) ?? keep(new(key, print, false, await files())));

@@ -17,6 +17,7 @@ public sealed class SiteChanges(
     PlanningContext planning,
     SiteBuilder builder,
     FilesBeside beside,
+    IiifFiles iiif,
     SiteCalendar days
 )
 {
@@ -71,7 +72,7 @@ public sealed class SiteChanges(
     {
         var site = planning.Site;
         var linked = planning.Digests.OfPublic(site).SelectMany(d => d.FileIds).ToHashSet(StringComparer.Ordinal);
-        var now = FilesBeside.ContentsOf(beside.Of(linked, site), site);
+        var now = FilesBeside.ContentsOf(beside.Of(linked, site), iiif.Of(site), site);
         var published = workspace.Settings.Get(Publisher.PublishedFiles) is { } json
             ? Json.Read<Dictionary<string, string>>(json)
             : [];

@@ -229,6 +229,9 @@ internal static class MediaEndpoints
                 immutable ? Forever
                 : address.EndsWith(".woff2", StringComparison.Ordinal) ? ADay
                 : "no-cache";
+            // Viewers of other houses read from their own pages (IIIF Image API 3.0, 7.1).
+            if (address.StartsWith("iiif/", StringComparison.Ordinal))
+                response.Headers.AccessControlAllowOrigin = "*";
             // Whatever is no page may not act as one: an SVG is a document where it is opened by itself.
             if (!address.EndsWith(".html", StringComparison.Ordinal))
                 response.Headers.ContentSecurityPolicy = PicturePolicy;

@@ -38,9 +38,42 @@ internal static class SiteEndpoints
         api.MapPut("/site/looks/{id}", SetLook)
             .WithSummary("Names a look for pictures to share, or changes one for all that have it.");
         api.MapDelete("/site/looks/{id}", TakeOutLook).WithSummary("Takes out a look that no picture has.");
+        api.MapGet("/site/iiif", (IiifFiles iiif) => TypedResults.Ok(Told(iiif.Setting)))
+            .WithSummary("Whether viewers of other houses read what the public site shows (IIIF).");
+        api.MapPut("/site/iiif", SetIiif).WithSummary("Switches it, for the next publishing.");
         api.MapGet("/links", ReadLink)
             .WithSummary("What a typed address is read as, with the repair that was made, or why not.");
         api.MapGet("/events", Listen).ExcludeFromDescription();
+    }
+
+    private static IiifResponse Told(IiifSetting setting) =>
+        new(
+            setting.IsOn,
+            setting.Address,
+            setting.Address.Length > 0 ? $"{setting.Address}/{IiifSetting.Collection}" : ""
+        );
+
+    private static Results<Ok<IiifResponse>, ProblemHttpResult> SetIiif(
+        IiifSetting given,
+        IiifFiles iiif,
+        Events events
+    )
+    {
+        var typed = given.Address.Trim().TrimEnd('/');
+        if (typed.Length == 0 && given.IsOn)
+            return Problems.Of(400, "Say first at which address visitors find the site.", "address");
+        if (
+            typed.Length > 0
+            && !(
+                Uri.TryCreate(typed, UriKind.Absolute, out var address)
+                && address.Scheme is "https" or "http"
+                && address is { Query: "", Fragment: "", UserInfo: "" }
+            )
+        )
+            return Problems.Of(400, "An address begins with https://, as in https://museum.example.", "address");
+        iiif.Set(new(given.IsOn, typed));
+        events.Send("site", new { });
+        return TypedResults.Ok(Told(iiif.Setting));
     }
 
     private static SiteResponse Site(Workspace workspace, FrameStyleUse use, LiveSite live)

@@ -143,6 +143,7 @@ public static class Host
             .AddSingleton<RenditionMaker>()
             .AddSingleton<LiveSite>()
             .AddSingleton<FilesBeside>()
+            .AddSingleton<IiifFiles>()
             .AddSingleton<SiteBuilder>()
             .AddSingleton<SiteChanges>()
             .AddSingleton<Publisher>()

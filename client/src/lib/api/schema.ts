@@ -4033,6 +4033,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/site/iiif": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether viewers of other houses read what the public site shows (IIIF). */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["IiifResponse"];
+                    };
+                };
+            };
+        };
+        /** Switches it, for the next publishing. */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["IiifSetting"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["IiifResponse"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/links": {
         parameters: {
             query?: never;
@@ -5077,6 +5137,15 @@ export interface components {
         /** Format: binary */
         IFormFile: string;
         IFormFileCollection: components["schemas"]["IFormFile"][];
+        IiifResponse: {
+            isOn: boolean;
+            address: string;
+            collection: string;
+        };
+        IiifSetting: {
+            isOn: boolean;
+            address: string;
+        };
         /** @enum {unknown} */
         Indicators: "none" | "dots" | "pictures";
         /** @enum {unknown} */

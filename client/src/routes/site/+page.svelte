@@ -11,7 +11,7 @@
   import { classes } from '$lib/model/choices';
   import type { WidthClass } from '$lib/model/attrs';
   import NumberField from '$lib/fields/NumberField.svelte';
-  import ArchiveField from '$lib/site/ArchiveField.svelte';
+  import OtherHouses from '$lib/site/OtherHouses.svelte';
   import { SiteStyle } from '$lib/site/style.svelte';
   import Group from '$lib/ui/Group.svelte';
   import PageFrame from '$lib/ui/PageFrame.svelte';
@@ -217,7 +217,7 @@
         />
         {#if style.errorAt('shapes')}<p class="dk-problem" role="alert">{style.errorAt('shapes')}</p>{/if}
       </Group>
-      <ArchiveField />
+      <OtherHouses />
     {/if}
   </aside>
 
