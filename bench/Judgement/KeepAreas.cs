@@ -16,15 +16,25 @@ internal static class KeepAreas
         AspectRatio.Of(3, 1),
     ];
 
-    public static void Print(IReadOnlyList<Judged> drawn)
+    public static void Print(IReadOnlyDictionary<string, List<Judged>> halves)
     {
-        var all = drawn.Select(Of).ToList();
-        foreach (var (name, middle, before, now, found) in all)
+        var all = halves.ToDictionary(half => half.Key, half => half.Value.Select(Of).ToList());
+        foreach (var (name, middle, before, now, found) in all.Values.SelectMany(half => half))
             Console.WriteLine($"{name, -34} middle {middle, 6:P1}  before {before, 6:P1}  now {now, 6:P1}  {found}");
+        foreach (var (half, of) in all)
+            Sum(half, of);
+        Sum("all", [.. all.Values.SelectMany(half => half)]);
+    }
+
+    private static void Sum(
+        string half,
+        IReadOnlyList<(string Name, double Middle, double Before, double Now, string Found)> all
+    )
+    {
         var (m, b, n) = (all.Average(a => a.Middle), all.Average(a => a.Before), all.Average(a => a.Now));
         var worst = all.MaxBy(a => a.Now - a.Middle);
         Console.WriteLine(
-            $"Subject lost beyond need, mean of {all.Count}: middle {m:P2}, before {b:P2}, now {n:P2}; "
+            $"Subject lost beyond need, {half}, mean of {all.Count}: middle {m:P2}, before {b:P2}, now {n:P2}; "
                 + $"now : middle {n / m:0.00} (wanted: at most 0.33); worst {worst.Name}, "
                 + $"{worst.Now - worst.Middle:P1} more than the middle (wanted: at most 15 %)"
         );

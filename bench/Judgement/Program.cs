@@ -1,19 +1,32 @@
-// How well pictures are judged, on real ones that tools/judged fetches: Judgement FOLDER SUBJECTS.json
+// How well pictures are judged, on real ones that tools/judged fetches: Judgement FOLDER SUBJECTS.json [PART ...]
 using System.Text.Json;
 using Dekoro.Bench;
 
-var (folder, subjects) = (args[0], args[1]);
-var drawn = JsonSerializer
-    .Deserialize<JsonElement[][]>(File.ReadAllText(subjects))!
-    .Select(row => new Judged(
-        Path.Combine(folder, row[0].GetString()!),
-        [.. row[1..].Select(value => value.GetDouble())]
-    ))
-    .ToList();
+var (folder, subjects, named) = (args[0], args[1], args[2..]);
+var halves = JsonSerializer
+    .Deserialize<Dictionary<string, JsonElement[][]>>(File.ReadAllText(subjects))!
+    .ToDictionary(
+        half => half.Key,
+        half =>
+            half.Value.Select(row => new Judged(
+                    Path.Combine(folder, row[0].GetString()!),
+                    [.. row[1..].Select(value => value.GetDouble())]
+                ))
+                .ToList()
+    );
 
-Indexed.Print();
-Twins.Print(folder);
-Twins.Print(Path.Combine(folder, "reported"));
-KeepAreas.Print(drawn);
-Blur.Print(drawn);
-Speed.Print(drawn[0].Path);
+// "worked": boxes that limits were found with; "reported": boxes that were drawn after.
+var drawn = halves.Values.SelectMany(half => half).ToList();
+
+Print("indexed", Indexed.Print);
+Print("twins", () => Twins.Print(folder));
+Print("twins", () => Twins.Print(Path.Combine(folder, "reported")));
+Print("keep", () => KeepAreas.Print(halves));
+Print("blur", () => Blur.Print(drawn));
+Print("speed", () => Speed.Print(drawn[0].Path));
+
+void Print(string part, Action print)
+{
+    if (named.Length == 0 || named.Contains(part))
+        print();
+}

@@ -10,7 +10,7 @@ namespace Dekoro.Core.Publication;
 /// The most of a picture that the public site shows in one place: what else it shows of it lies within or beside, and
 /// what no place shows stays unseen.
 /// </summary>
-/// <param name="WidthsPx">Of the files it is given out in, ascending; the last is the widest the site has of it.</param>
+/// <param name="WidthsPx">Of its files, ascending; the last is the widest that the site has of it.</param>
 public sealed record PublicView(Cut Cut, ImmutableArray<int> WidthsPx)
 {
     /// <summary>For lists, and for a screen.</summary>
