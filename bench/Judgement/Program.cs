@@ -22,8 +22,9 @@ Print("indexed", Indexed.Print);
 Print("twins", () => Twins.Print(folder));
 Print("twins", () => Twins.Print(Path.Combine(folder, "reported")));
 Print("keep", () => KeepAreas.Print(halves));
+Print("learned", () => Learned.Print("demo"));
 Print("blur", () => Blur.Print(drawn));
-Print("speed", () => Speed.Print(drawn[0].Path));
+Print("speed", () => Speed.Print(drawn.First(d => d.Name.StartsWith("Kleiber", StringComparison.Ordinal)).Path));
 
 void Print(string part, Action print)
 {

@@ -1,3 +1,5 @@
+using Dekoro.Core.Geometry;
+
 namespace Dekoro.Imaging;
 
 /// <summary>
@@ -24,6 +26,10 @@ internal sealed class EdgeWidths(byte[] grey, int width, int height)
         LeastTiles = 3,
         /// <summary>Every fourth line is read: edges are longer than that.</summary>
         EachLine = 4;
+
+    /// <summary>Tiles of a place, and what one without edges costs it.</summary>
+    private const int Around = 9;
+    private const double PerEmpty = 0.06;
 
     /// <summary>Of the edges of a tile, and of the tiles, the sharper ones count.</summary>
     private const double ShareInTile = 0.3,
@@ -53,14 +59,24 @@ internal sealed class EdgeWidths(byte[] grey, int width, int height)
     {
         for (var scale = 1; ; scale *= 2)
         {
-            var tiles = new EdgeWidths(grey, width, height);
-            if (tiles.Sharpest() is not { } told)
+            if (new EdgeWidths(grey, width, height).Read().Sharpest() is not { } told)
                 return null;
             if (told <= WidestTold || Math.Min(width, height) < 2 * LeastSidePx)
-                return Math.Max(1, PerTold * told + OffTold) * scale;
+                return EdgePxOf(told) * scale;
             (grey, width, height) = (Halved(grey, width, height), width / 2, height / 2);
         }
     }
+
+    /// <summary>Where the edges are sharpest, and how wide they are there: a few tiles, so that no speck of dust is
+    /// taken for it.</summary>
+    /// <returns>Null where there are too few edges to tell.</returns>
+    public static (FocalRegion Box, double EdgePx)? PlaceOf(byte[] grey, int width, int height) =>
+        Of(grey, width, height) is { } all
+        && new EdgeWidths(grey, width, height).Read().SharpestPlace() is var (box, told)
+            ? (box, Math.Min(all, EdgePxOf(told)))
+            : null;
+
+    private static double EdgePxOf(double told) => Math.Max(1, PerTold * told + OffTold);
 
     private static byte[] Halved(byte[] grey, int width, int height)
     {
@@ -72,13 +88,61 @@ internal sealed class EdgeWidths(byte[] grey, int width, int height)
         return half;
     }
 
-    private double? Sharpest()
+    /// <summary>The tile of which the mean with its neighbours is sharpest, with those neighbours.</summary>
+    private (FocalRegion Box, double Told)? SharpestPlace()
+    {
+        var down = _tiles.Length / _across;
+        var told = _tiles.Select(e => e is { Count: >= LeastEdges } ? At(e, ShareInTile) : double.NaN).ToArray();
+        var places =
+            from row in Enumerable.Range(0, down)
+            from column in Enumerable.Range(0, _across)
+            let round = Round(column, row).Where(w => !double.IsNaN(w)).ToList()
+            // Edges in a corner of the neighbourhood alone say little of it.
+            where round.Count >= LeastTiles
+            // Of two that are about as sharp the one with edges in more of it: it is that which is in focus.
+            select (
+                column,
+                row,
+                Mean: round.Average(),
+                Score: round.Average() * (1 + PerEmpty * (Around - round.Count))
+            );
+        if (
+            places.OrderBy(p => p.Score).Select(p => ((int, int, double)?)(p.column, p.row, p.Mean)).FirstOrDefault()
+            is not var (x, y, mean)
+        )
+            return null;
+        var (left, top) = (Math.Max(0, x - 1) * TilePx, Math.Max(0, y - 1) * TilePx);
+        var (right, bottom) = (Math.Min(width, (x + 2) * TilePx), Math.Min(height, (y + 2) * TilePx));
+        return (
+            new FocalRegion(
+                (double)left / width,
+                (double)top / height,
+                (double)(right - left) / width,
+                (double)(bottom - top) / height
+            ),
+            mean
+        );
+
+        IEnumerable<double> Round(int column, int row) =>
+            from dy in Enumerable.Range(row - 1, 3)
+            from dx in Enumerable.Range(column - 1, 3)
+            where dx >= 0 && dx < _across && dy >= 0 && dy < down
+            select told[dy * _across + dx];
+    }
+
+    /// <summary>Reads the edges of the picture into tiles.</summary>
+    private EdgeWidths Read()
     {
         var line = new int[Math.Max(width, height)];
         for (var y = 1; y < height - 1; y += EachLine)
             Read(line, new(width, y * width, 1, width, y / TilePx * _across, 1));
         for (var x = 1; x < width - 1; x += EachLine)
             Read(line, new(height, x, width, 1, x / TilePx, _across));
+        return this;
+    }
+
+    private double? Sharpest()
+    {
         var tiles = _tiles
             .Where(edges => edges is { Count: >= LeastEdges })
             .Select(edges => At(edges!, ShareInTile))

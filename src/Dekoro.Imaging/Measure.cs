@@ -25,26 +25,58 @@ public static class Measure
         Within(probed.Format, stop, token =>
         {
             var isDoubtful = false;
-            Image image;
+            Image once;
             try
             {
-                image = Decoded(path, probed.Size, Edits.None, Enums.FailOn.Warning, token);
+                once = ForEdges(path, probed.Size, Enums.FailOn.Warning, token);
             }
             catch (VipsException) when (!token.IsCancellationRequested)
             {
                 isDoubtful = true;
-                image = Decoded(path, probed.Size, Edits.None, Enums.FailOn.Truncated, token);
+                once = ForEdges(path, probed.Size, Enums.FailOn.Truncated, token);
             }
-            using (image)
+            // Decoding is most of the work: what is told from a smaller copy is told from a copy of this one.
+            using (once)
+            using (var image = Managed(once, Math.Min(probed.Size.Width, DecodePx)))
                 return new Measured(
                     BytesOf(image, probed.Frames),
-                    EdgePxOf(path, probed.Size, Edits.None, token),
+                    InGrey(once, ByOf(probed.Size), EdgePxIn),
                     KeepGuessOf(image),
                     Look.Of(SmallCopies.Of(image), probed.Size.Shape),
                     ColoursOf(image),
                     isDoubtful
                 );
         });
+
+    /// <summary>A picture as large as edges are told from it, held; no colour is managed yet.</summary>
+    private static Image ForEdges(string path, PixelSize size, Enums.FailOn failOn, CancellationToken stop)
+    {
+        using var image = Image.Thumbnail(
+            path,
+            Math.Max(1, size.Width / ByOf(size)),
+            height: 100_000,
+            size: Enums.Size.Down,
+            failOn: failOn
+        );
+        Vips.LimitTime(image, stop);
+        return image.CopyMemory();
+    }
+
+    /// <summary>A smaller copy in sRGB.</summary>
+    private static Image Managed(Image image, int widthPx)
+    {
+        using var small = image.ThumbnailImage(
+            widthPx,
+            height: 100_000,
+            outputProfile: "srgb",
+            inputProfile: "srgb",
+            intent: Enums.Intent.Relative
+        );
+        return small.CopyMemory();
+    }
+
+    /// <summary>So many px of a picture are one of the copy that edges are told from.</summary>
+    private static int ByOf(PixelSize size) => Math.Max(1, (int)Math.Ceiling(Math.Sqrt(size.Area / EdgesAreaPx)));
 
     /// <summary>Measures a version of a picture that was read before.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -158,20 +190,55 @@ public static class Measure
             );
         });
 
-    private static double EdgePxOf(string path, PixelSize original, Edits edits, CancellationToken stop)
+    /// <summary>Where a picture is sharpest, and how wide its edges are there.</summary>
+    /// <returns>In shares and in px of the edited picture; null where it has too few edges to tell.</returns>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static (FocalRegion Box, double EdgePx)? SharpestOf(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Edits edits,
+        CancellationToken stop = default
+    ) =>
+        Within(format, stop, token =>
+            ReadInGrey(path, original, edits, token, (bytes, width, height, by) =>
+                EdgeWidths.PlaceOf(bytes, width, height) is var (box, edgePx)
+                    ? (box, edgePx * by)
+                    : ((FocalRegion, double)?)null
+            )
+        );
+
+    private static double EdgePxOf(string path, PixelSize original, Edits edits, CancellationToken stop) =>
+        ReadInGrey(path, original, edits, stop, EdgePxIn);
+
+    private static double EdgePxIn(byte[] bytes, int width, int height, int by) =>
+        EdgeWidths.Of(bytes, width, height) * by ?? 0;
+
+    private static T ReadInGrey<T>(
+        string path,
+        PixelSize original,
+        Edits edits,
+        CancellationToken stop,
+        Func<byte[], int, int, int, T> tell
+    )
     {
         var size = edits.SizeOf(original);
-        var by = Math.Max(1, (int)Math.Ceiling(Math.Sqrt(size.Area / EdgesAreaPx)));
         // Light and dark are all that is looked at: of a whole picture no colour is managed for it.
         using var image = edits.IsNone
-            ? Image.Thumbnail(path, size.Width / by, height: 100_000, size: Enums.Size.Down)
-            : At(path, original, edits, size.Width / by, Enums.FailOn.Truncated, stop);
-        Vips.LimitTime(image, stop);
+            ? ForEdges(path, size, Enums.FailOn.None, stop)
+            : At(path, original, edits, size.Width / ByOf(size), Enums.FailOn.Truncated, stop);
         using var crisp = Editing.Sharpened(image, edits.Adjustments);
-        using var opaque = crisp.HasAlpha() ? crisp.Flatten(background: [255.0]) : crisp.Copy();
+        return InGrey(crisp, ByOf(size), tell);
+    }
+
+    /// <param name="by">So many px of the picture are one of the image's.</param>
+    /// <param name="tell">Of bytes row by row, how wide and high they are, and of how many px each is.</param>
+    private static T InGrey<T>(Image image, int by, Func<byte[], int, int, int, T> tell)
+    {
+        using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
         using var grey = opaque.Colourspace(Enums.Interpretation.Bw);
         using var bytes = grey[0].Cast(Enums.BandFormat.Uchar);
-        return EdgeWidths.Of(bytes.WriteToMemory<byte>(), bytes.Width, bytes.Height) * by ?? 0;
+        return tell(bytes.WriteToMemory<byte>(), bytes.Width, bytes.Height, by);
     }
 
     private static Image Decoded(

@@ -25,6 +25,29 @@ public sealed class StandingOutTests : IDisposable
         }
     }
 
+    [Theory]
+    [InlineData(0.1, 0.6)]
+    [InlineData(0.65, 0.55)]
+    public void The_sharpest_place_of_a_blurred_photograph_is_where_it_was_left_sharp(double x, double y)
+    {
+        var path = Path.Combine(_folder, "shallow.jpg");
+        using (var image = Image.Thumbnail(Demo.Path("marram-grass.jpg"), 1600))
+        using (var blurred = image.Gaussblur(6))
+        using (
+            var part = image.Crop((int)(x * image.Width), (int)(y * image.Height), image.Width / 4, image.Height / 4)
+        )
+        using (var shallow = blurred.Insert(part, (int)(x * image.Width), (int)(y * image.Height)))
+            shallow.Jpegsave(path, q: 92);
+        var size = Probe.Read(path, PictureFormat.Jpeg).Size;
+        var (box, edgePx) = Measure.SharpestOf(path, PictureFormat.Jpeg, size, Core.Editing.Edits.None)!.Value;
+        // The seam of what was laid in is sharp too.
+        var shared =
+            Math.Max(0, Math.Min(box.X + box.Width, x + 0.25) - Math.Max(box.X, x))
+            * Math.Max(0, Math.Min(box.Y + box.Height, y + 0.25) - Math.Max(box.Y, y));
+        Assert.True(shared > 0.25 * box.Width * box.Height, $"{box}, {edgePx:0.0} px");
+        Assert.InRange(edgePx, 1, PictureFacts.BlurredFromEdgePx);
+    }
+
     [Fact]
     public void Where_nothing_stands_out_nothing_is_suggested()
     {

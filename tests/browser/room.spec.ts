@@ -28,6 +28,11 @@ test('A picture is turned, cut and lit in the room; all its places follow, and t
   const versions = page.getByRole('region', { name: 'Versions' }).getByRole('listitem');
   await expect(versions).toHaveCount(1);
 
+  await page.getByRole('button', { name: 'where is it sharpest?' }).click();
+  await expect(page.getByText(/^Here its edges are [\d.]+ px wide: .* px count\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'hide it' }).click();
+  await expect(page.getByText(/px count/)).toHaveCount(0);
+
   await page.getByRole('button', { name: 'Turn right' }).click();
   await expect(page.getByText('2800 × 2240, saved')).toBeVisible();
   await page.getByRole('button', { name: '1:1', exact: true }).click();

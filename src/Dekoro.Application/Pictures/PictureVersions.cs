@@ -91,6 +91,12 @@ public sealed class PictureVersions(
             _ => new ChangeResult<FocalRegion>.NotThere(Thing.Picture),
         };
 
+    /// <summary>Where the version in use is sharpest; null where it has too few edges to tell.</summary>
+    public ChangeResult<(FocalRegion Box, double EdgePx)?> Sharpest(string id) =>
+        Measured(id, (path, asset, stop) =>
+            Measure.SharpestOf(path, asset.Facts.Format, asset.OriginalSize, asset.Edits, stop)
+        );
+
     private ChangeResult<T> Measured<T>(string id, Func<string, Asset, CancellationToken, T> measure)
     {
         if (workspace.Assets.Find(id) is not { } asset)

@@ -67,6 +67,20 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
             );
     }
 
+    /// <summary>How sharp a picture is where it is sharpest.</summary>
+    /// <param name="edgePx">Width of its edges there, px; null where there are too few to tell.</param>
+    public static string SharpestIn(PictureFacts picture, double? edgePx)
+    {
+        if (edgePx is not { } px)
+            return "It has too few edges to tell how sharp it is.";
+        var counted = (picture with { EdgePx = px }).CountedPxOf(Cut.Whole(picture.Size));
+        var counts =
+            counted < picture.Size.Width
+                ? string.Create(CultureInfo.InvariantCulture, $"{counted:0} of {picture.Size.Width} px count")
+                : string.Create(CultureInfo.InvariantCulture, $"all {picture.Size.Width} px count");
+        return string.Create(CultureInfo.InvariantCulture, $"Here its edges are {px:0.#} px wide: {counts}.");
+    }
+
     /// <summary>What blur takes away no larger file brings back; a smaller place asks for less of it.</summary>
     private static Remedy Sharper(PictureFacts picture, Cut cut, PageLayout layout, bool takesSize)
     {

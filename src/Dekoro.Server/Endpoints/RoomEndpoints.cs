@@ -33,6 +33,7 @@ internal static class RoomEndpoints
         api.MapGet("/files/{id}/room/even", Even)
             .WithSummary("Light, contrast and warmth that would even the picture out.");
         api.MapGet("/files/{id}/room/guess", Guess).WithSummary("A first guess of what must stay in view.");
+        api.MapGet("/files/{id}/room/sharpest", Sharpest).WithSummary("Where a picture is sharpest, and how sharp.");
         api.MapPost("/files/{id}/versions", Keep).WithSummary("Keeps a version and uses it everywhere.");
         api.MapPost("/files/{id}/versions/{number:int}/use", Use).WithSummary("Uses an older version everywhere.");
         api.MapGet("/files/{id}/download", Download).WithSummary("The picture at a size and in a format, as a file.");
@@ -131,6 +132,20 @@ internal static class RoomEndpoints
 
     private static Results<Ok<Box>, ProblemHttpResult> Guess(string id, PictureVersions versions) =>
         versions.GuessKeep(id).Answer(Written);
+
+    private static Results<Ok<SharpestResponse>, ProblemHttpResult> Sharpest(
+        string id,
+        PictureVersions versions,
+        Workspace workspace
+    ) =>
+        workspace.Assets.Find(id) is { } asset
+            ? versions
+                .Sharpest(id)
+                .Answer(told => new SharpestResponse(
+                    told is { } place ? Written(place.Box) : null,
+                    Remedy.SharpestIn(asset.Facts, told?.EdgePx)
+                ))
+            : Problems.NoPicture();
 
     private static async Task<Results<Ok<Room>, ProblemHttpResult>> Keep(
         string id,

@@ -1997,6 +1997,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/{id}/room/sharpest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where a picture is sharpest, and how sharp. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SharpestResponse"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}/versions": {
         parameters: {
             query?: never;
@@ -5706,6 +5744,10 @@ export interface components {
             shape: string;
             cut: components["schemas"]["Cut"];
             loss: string;
+        };
+        SharpestResponse: {
+            box: null | components["schemas"]["Box"];
+            sentence: string;
         };
         ShelfItem: {
             id: string;

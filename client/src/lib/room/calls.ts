@@ -15,3 +15,6 @@ export const cutTo = (id: string, edits: Edits, shape: string) =>
   answer(api.POST('/api/files/{id}/room/cut', { params: { path: { id }, query: { shape } }, body: edits }));
 export const evened = (id: string) => answer(api.GET('/api/files/{id}/room/even', { params: { path: { id } } }));
 export const guessed = (id: string) => answer(api.GET('/api/files/{id}/room/guess', { params: { path: { id } } }));
+/** Where the version in use is sharpest, and how many of its px count. */
+export const sharpestIn = (id: string) =>
+  answer(api.GET('/api/files/{id}/room/sharpest', { params: { path: { id } } }));

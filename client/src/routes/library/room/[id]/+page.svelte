@@ -17,14 +17,16 @@
   import CutsInUse from '$lib/room/CutsInUse.svelte';
   import Download from '$lib/room/Download.svelte';
   import LightFilter from '$lib/room/LightFilter.svelte';
+  import OnPicture from '$lib/room/OnPicture.svelte';
   import PictureWindow from '$lib/room/PictureWindow.svelte';
   import Scales from '$lib/room/Scales.svelte';
+  import SharpestPlace from '$lib/room/SharpestPlace.svelte';
   import Versions from '$lib/room/Versions.svelte';
   import { openRoom, scales } from '$lib/room/calls';
   import { Room, type Box } from '$lib/room/room.svelte';
   import { light } from '$lib/shell/theme.svelte';
   import DrawnBox from '$lib/ui/DrawnBox.svelte';
-  import { timeOf, keepSaid } from '$lib/model/words';
+  import { timeOf } from '$lib/model/words';
 
   const id = $derived(page.params.id ?? '');
   const from = $derived(page.url.searchParams.get('from'));
@@ -36,6 +38,8 @@
   let box = $state<'keep' | 'free' | string>('keep');
   let comparing = $state(false);
   let downloading = $state(false);
+  /** Where the picture is sharpest, while that is asked for. */
+  let sharpest = $state.raw<Box | null>(null);
   let space = $state({ width: 0, height: 0 });
 
   $effect(() => {
@@ -189,18 +193,12 @@
               shape={shown.width / shown.height}
               box={room.area}
               onmove={(area) => room?.moveArea(area)}
-              onchange={(area) => room?.keepArea(area)}>{@render drawing()}</DrawnBox
+              onchange={(area) => room?.keepArea(area)}
+              >{@render drawing()}{#if sharpest}<SharpestPlace box={sharpest} />{/if}</DrawnBox
             >
           {/if}
         </div>
-        <p class="absolute top-1.5 left-5 rounded-[4px] bg-base-100 px-2 py-1">
-          {#if comparing}The original
-          {:else if cutting}Cut <span class="text-quiet">{box === 'free' ? 'free' : box}, Esc when it is right</span>
-          {:else}Keep area <span class="text-quiet">{keepSaid(room.file.keep)}</span>
-            <button class="dk-link ml-1" onclick={() => void room?.guessArea()}
-              >guess {room.file.keep?.byHand ? 'again' : 'anew'}</button
-            >{/if}
-        </p>
+        <OnPicture {room} {comparing} box={cutting ? box : null} bind:sharpest />
       </div>
       {#if room.cannotEdit}
         <p class="border-t border-hair bg-base-100 px-5 py-3">{room.cannotEdit}</p>
