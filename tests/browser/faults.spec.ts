@@ -26,7 +26,7 @@ test(
   'Killed at random moments of uploads, drafts and publishing, the program loses nothing that it had ' +
     'acknowledged, and the site is whole',
   async () => {
-    const rounds = process.env.DEKORO_ALL ? 200 : 20;
+    const rounds = process.env.DEKORO_ALL ? 200 : 10;
     test.setTimeout(rounds * 15_000);
     const data = mkdtempSync(join(tmpdir(), 'dekoro-killed-'));
     const acknowledged = { files: new Map<string, string>(), title: '', version: 0, release: '' };

@@ -359,6 +359,7 @@ test('Help and keys stand on ?, Ctrl+K finds and does everything from anywhere, 
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.keyboard.press('Control+k');
+  await expect(line).toBeFocused();
   await page.keyboard.type('hom');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/pages\/[0-9a-f]+$/);

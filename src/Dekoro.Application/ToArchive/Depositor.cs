@@ -31,8 +31,8 @@ public sealed class Depositor(
 
     private static readonly TimeSpan[] Waits =
     [
-        TimeSpan.FromSeconds(10),
-        TimeSpan.FromSeconds(30),
+        TimeSpan.FromSeconds(5),
+        TimeSpan.FromSeconds(20),
         TimeSpan.FromMinutes(1),
         TimeSpan.FromMinutes(5),
         TimeSpan.FromMinutes(15),
