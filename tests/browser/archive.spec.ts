@@ -10,7 +10,9 @@ test('A picture brought in at a page goes to the archive too, is found there by 
 }) => {
   const port = await freePort();
   let theirs = await serve({ port, keep: true });
-  const own = await serve({ env: { DEKORO_FETCH_FROM: `127.0.0.1:${port}` } });
+  const env = { DEKORO_FETCH_FROM: `127.0.0.1:${port}` };
+  const ownPort = await freePort();
+  let own = await serve({ env, port: ownPort, keep: true });
   try {
     // Which archive it is, is set in Site.
     await page.goto(`${own.url}/site`);
@@ -65,7 +67,17 @@ test('A picture brought in at a page goes to the archive too, is found there by 
     await expect(sheet.getByText('It waits, and nothing is lost.')).toBeVisible({ timeout: 30_000 });
     await expect(sheet.getByText('cannot be reached')).toBeVisible();
     await passesAxe(page, 'a picture that waits for the archive');
+    // A killed program forgets nothing of it.
+    own.process.kill('SIGKILL');
+    await own.stop();
+    own = await serve({ env, port: ownPort, data: own.data });
+    await page.reload();
     theirs = await serve({ port, data: theirs.data });
+    await page
+      .getByRole('button', { name: /Two lanterns/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /^Archive/ }).click();
     await expect(sheet.getByText('It is in the archive')).toBeVisible({ timeout: 60_000 });
     const found = await fetch(`${theirs.url}/${collection}`);
     const { items } = (await found.json()) as { items: unknown[] };

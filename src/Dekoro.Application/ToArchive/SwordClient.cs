@@ -121,7 +121,14 @@ public sealed class SwordClient(Fetching fetching)
         }
         catch (NotFetchedException e)
         {
-            throw new DepositException(DepositFailure.Away, e.Message);
+            // Fetching's own sentences are for whoever wants a file from there.
+            throw e.InnerException is not null
+                ? new DepositException(DepositFailure.Away, $"{service.Host} cannot be reached just now.")
+                : new DepositException(
+                    DepositFailure.Settings,
+                    $"{service.Host} lies on this machine's own network or at a port that is not asked: have it "
+                        + "allowed (DEKORO_FETCH_FROM), or set another address in Site, under Archive."
+                );
         }
         catch (Exception e) when (e is HttpRequestException or IOException)
         {

@@ -12,7 +12,7 @@ namespace Dekoro.Server.Endpoints;
 /// <summary>Pictures are handed to the archive.</summary>
 internal static class DepositEndpoints
 {
-    private const int MaxListed = 50,
+    private const int MaxListed = 5000,
         MaxToken = 4000;
 
     public static void MapDeposits(this IEndpointRouteBuilder api)

@@ -74,12 +74,12 @@
     </select>
   {/each}
   <ShownAs bind:asList />
-  <span class="min-w-0 flex-1 truncate text-right" role="status">
+  <span class="min-w-0 truncate" role="status">
     {#if isTaking}Fetching {count(chosen.size, 'picture')} …{:else}{said}{/if}
   </span>
-  <button class="dk-button" disabled={chosen.size === 0} onclick={() => chosen.clear()}>Choose none</button>
+  {#if chosen.size > 0}<button class="dk-button" onclick={() => chosen.clear()}>Choose none</button>{/if}
   <button class="dk-button main" disabled={chosen.size === 0 || isTaking} onclick={() => void take()}
-    >Place {count(chosen.size, 'picture')}</button
+    >{chosen.size === 0 ? 'Place pictures' : `Place ${count(chosen.size, 'picture')}`}</button
   >
 </div>
 {#if problem}<p class="dk-problem flex-none px-4 pb-1.5" role="alert">{problem}</p>{/if}

@@ -6,6 +6,8 @@
   import { depositAddress, depositList, depositSaid } from '$lib/archive/handing';
   import { count, weight } from '$lib/model/words';
 
+  /** A list of more than these is read by nobody; the library finds each. */
+  const mostShown = 50;
   let problem = $state('');
   let said = $state('');
   let isAsking = $state(false);
@@ -66,7 +68,7 @@
     {list.data.refused > 0 ? `${count(list.data.refused, 'picture')} refused.` : ''}
   </p>
   <ul aria-label="Not in the archive yet">
-    {#each list.data.items as item (item.id)}
+    {#each list.data.items.slice(0, mostShown) as item (item.id)}
       <li class="mt-1">
         <a class="dk-link" href="/library?at={item.id}">{item.title}</a>
         <span class="text-quiet">{item.deposit.sentence || depositSaid(item.deposit)}</span>
