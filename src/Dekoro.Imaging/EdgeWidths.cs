@@ -133,11 +133,22 @@ internal sealed class EdgeWidths(byte[] grey, int width, int height)
     /// <summary>Reads the edges of the picture into tiles.</summary>
     private EdgeWidths Read()
     {
-        var line = new int[Math.Max(width, height)];
-        for (var y = 1; y < height - 1; y += EachLine)
-            Read(line, new(width, y * width, 1, width, y / TilePx * _across, 1));
-        for (var x = 1; x < width - 1; x += EachLine)
-            Read(line, new(height, x, width, 1, x / TilePx, _across));
+        var (line, column, ofColumns) = (new int[width], new int[height], new List<float>?[_tiles.Length]);
+        Parallel.Invoke(
+            () =>
+            {
+                for (var y = 1; y < height - 1; y += EachLine)
+                    Read(line, new(width, y * width, 1, width, y / TilePx * _across, 1), _tiles);
+            },
+            () =>
+            {
+                for (var x = 1; x < width - 1; x += EachLine)
+                    Read(column, new(height, x, width, 1, x / TilePx, _across), ofColumns);
+            }
+        );
+        for (var i = 0; i < _tiles.Length; i++)
+            if (ofColumns[i] is { } edges)
+                (_tiles[i] ??= []).AddRange(edges);
         return this;
     }
 
@@ -162,7 +173,9 @@ internal sealed class EdgeWidths(byte[] grey, int width, int height)
 
     /// <summary>The edges of one line into the tiles they stand in.</summary>
     /// <param name="values">Room for as many as it has.</param>
-    private void Read(int[] values, Line line)
+    /// <param name="line">Which it is.</param>
+    /// <param name="tiles">Where they are added.</param>
+    private void Read(int[] values, Line line, List<float>?[] tiles)
     {
         for (int i = 0, at = line.Begin; i < line.Length; i++, at += line.Along)
             values[i] = grey[at - line.Beside] + grey[at] + grey[at + line.Beside];
@@ -188,7 +201,7 @@ internal sealed class EdgeWidths(byte[] grey, int width, int height)
             // One that runs aslant is wider along this line than it is across.
             if (rise < LeastRise || Lines * Math.Abs(grey[at + line.Beside] - grey[at - line.Beside]) > step)
                 return;
-            (_tiles[line.FirstTile + stepAt / TilePx * line.NextTile] ??= []).Add((float)rise / step);
+            (tiles[line.FirstTile + stepAt / TilePx * line.NextTile] ??= []).Add((float)rise / step);
         }
     }
 

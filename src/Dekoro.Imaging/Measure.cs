@@ -65,11 +65,14 @@ public static class Measure
     /// <summary>A smaller copy in sRGB.</summary>
     private static Image Managed(Image image, int widthPx)
     {
+        // Nothing is managed of what is in sRGB already.
+        var isManaged = image.Interpretation == Enums.Interpretation.Srgb && !image.Contains("icc-profile-data");
+        var profile = isManaged ? null : "srgb";
         using var small = image.ThumbnailImage(
             widthPx,
             height: 100_000,
-            outputProfile: "srgb",
-            inputProfile: "srgb",
+            outputProfile: profile,
+            inputProfile: profile,
             intent: Enums.Intent.Relative
         );
         return small.CopyMemory();
@@ -236,6 +239,8 @@ public static class Measure
     private static T InGrey<T>(Image image, int by, Func<byte[], int, int, int, T> tell)
     {
         using var opaque = image.HasAlpha() ? image.Flatten(background: [255.0]) : image.Copy();
+        if (opaque is { Interpretation: Enums.Interpretation.Srgb, Format: Enums.BandFormat.Uchar, Bands: 3 })
+            return tell(Grey.Of(opaque.WriteToMemory<byte>()), opaque.Width, opaque.Height, by);
         using var grey = opaque.Colourspace(Enums.Interpretation.Bw);
         using var bytes = grey[0].Cast(Enums.BandFormat.Uchar);
         return tell(bytes.WriteToMemory<byte>(), bytes.Width, bytes.Height, by);

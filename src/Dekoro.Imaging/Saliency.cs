@@ -126,31 +126,30 @@ internal sealed class Saliency(float[] lab, int width, int height)
     private float[] Unlikeness()
     {
         var depth = Math.Max(1, (int)(Math.Min(width, height) * BorderShare));
-        var sides = new[]
-        {
-            From((x, y) => y < depth),
-            From((x, y) => y >= height - depth),
-            From((x, y) => x < depth),
-            From((x, y) => x >= width - depth),
-        };
-        var all = new float[_count];
-        for (var i = 0; i < _count; i++)
-            all[i] = sides.Sum(s => s[i]) - sides.Max(s => s[i]);
-        return all;
-
-        float[] From(Func<int, int, bool> isIn)
-        {
-            var (mean, square, n) = (new double[Channels], new double[Channels], 0);
-            for (var i = 0; i < _count; i++)
+        var (sum, most) = (new float[_count], new float[_count]);
+        foreach (
+            var far in new[]
             {
-                if (!isIn(i % width, i / width))
-                    continue;
-                n++;
-                for (var c = 0; c < Channels; c++)
-                {
-                    mean[c] += lab[i * Channels + c];
-                    square[c] += (double)lab[i * Channels + c] * lab[i * Channels + c];
-                }
+                From(0, 0, width, depth),
+                From(0, height - depth, width, height),
+                From(0, 0, depth, height),
+                From(width - depth, 0, width, height),
+            }
+        )
+            for (var i = 0; i < _count; i++)
+                (sum[i], most[i]) = (sum[i] + far[i], Math.Max(most[i], far[i]));
+        for (var i = 0; i < _count; i++)
+            sum[i] -= most[i];
+        return sum;
+
+        float[] From(int left, int top, int right, int bottom)
+        {
+            var (mean, square, n) = (new double[Channels], new double[Channels], (right - left) * (bottom - top));
+            for (var y = top; y < bottom; y++)
+            for (var i = (y * width + left) * Channels; i < (y * width + right) * Channels; i++)
+            {
+                mean[i % Channels] += lab[i];
+                square[i % Channels] += (double)lab[i] * lab[i];
             }
             var far = new float[_count];
             for (var c = 0; c < Channels; c++)
@@ -214,9 +213,9 @@ internal sealed class Saliency(float[] lab, int width, int height)
 
     private static float[] Normal(float[] values)
     {
-        var (least, most) = (values.Min(), values.Max());
-        var range = Math.Max(1e-6f, most - least);
-        return [.. values.Select(v => (v - least) / range)];
+        var least = values.Min();
+        var range = Math.Max(1e-6f, values.Max() - least);
+        return Array.ConvertAll(values, v => (v - least) / range);
     }
 
     /// <summary>Sides are moved in, each time the one that loses least for its length, while enough is held.</summary>

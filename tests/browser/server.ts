@@ -51,6 +51,8 @@ export async function serve({
       DEKORO_RESERVE_MB: '0',
       // A program of a few seconds gains nothing by counting which way its branches go.
       DOTNET_TieredPGO: '0',
+      // Nor by compiling again what was compiled ahead.
+      DOTNET_TC_CallCounting: '0',
       ...env,
     },
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -46,7 +46,14 @@ public sealed class LookIndex
     /// <summary>Hashes of one kind of view, each with the number of its picture.</summary>
     private sealed class Part(bool hasWaves)
     {
+        /// <summary>
+        /// The two ways of mirroring differ a little, and one is looked up: what is near the other is not lost by a
+        /// few bits.
+        /// </summary>
+        private const int MostBits = HashTable.SureBits + 3;
+
         private readonly List<(int Picture, PerceptualHash Hash)> _hashes = [];
+        private readonly List<int> _near = [];
         private readonly HashTable _byBits = new(),
             _byWaves = new();
 
@@ -58,22 +65,22 @@ public sealed class LookIndex
                 _byWaves.Add(hash.Waves);
         }
 
+        /// <param name="hash">What they are to look like.</param>
         /// <param name="byWaves">Also those that are near by their waves alone, which takes twice the time.</param>
+        /// <param name="found">Numbers of pictures.</param>
         public void Find(PerceptualHash hash, bool byWaves, HashSet<int> found)
         {
-            _byBits.Near(hash.Bits, Take);
-            _byBits.Near(hash.MirroredBits, Take);
+            _near.Clear();
+            _byBits.Near(hash.Bits, MostBits, _near);
+            _byBits.Near(hash.MirroredBits, MostBits, _near);
             if (byWaves)
             {
-                _byWaves.Near(hash.Waves, Take);
-                _byWaves.Near(hash.MirroredWaves, Take);
+                _byWaves.Near(hash.Waves, HashTable.SureBits, _near);
+                _byWaves.Near(hash.MirroredWaves, HashTable.SureBits, _near);
             }
-
-            void Take(int at)
-            {
-                if (hash.IsNear(_hashes[at].Hash))
+            foreach (var at in _near)
+                if (!found.Contains(_hashes[at].Picture) && hash.IsNear(_hashes[at].Hash))
                     found.Add(_hashes[at].Picture);
-            }
         }
     }
 }

@@ -25,7 +25,7 @@ public readonly record struct PerceptualHash(ulong Bits, ulong MirroredBits, ulo
     /// <summary>
     /// Where one way of telling is sure, the other need not be: most bits, and most waves, in which two may differ.
     /// </summary>
-    private const int Few = 7,
+    private const int Few = HashTable.SureBits,
         ManyBits = 20,
         ManyWaves = 18;
 
