@@ -42,6 +42,7 @@ test('By the keyboard alone a page is made, a picture stands beside its text, a 
   await page.keyboard.type('A line must run free, and a reel must turn.');
   await ask(page, 'open the library');
   const drawer = page.getByRole('region', { name: 'Library' });
+  await expect(drawer.getByRole('searchbox', { name: 'Search the library' })).toBeFocused();
   await page.keyboard.type('reel');
   await expect(drawer.getByRole('listitem')).toHaveCount(1);
   await tabTo(page, /^Line reel/);

@@ -45,7 +45,14 @@
   {:else if archive.total === 0}
     <p class="p-5 text-read">Nothing answers to “{query.trim()}”. Fewer or shorter words find more.</p>
   {:else}
-    <ArchiveItems {items} {address} {asList} {chosen} {heightPx} />
+    <ArchiveItems
+      {items}
+      {address}
+      {asList}
+      {chosen}
+      {heightPx}
+      searching={found.isFetching && !found.isFetchingNextPage}
+    />
   {/if}
   {#each archive?.leftOut ?? [] as one, i (i)}
     <p class="border-t border-hair px-5 py-1.5"><span class="text-soft">{one.name}.</span> {one.sentence}</p>

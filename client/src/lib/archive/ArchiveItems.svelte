@@ -1,6 +1,6 @@
 <!-- What a search of an archive finds, as pictures or as a list of all their fields; several are chosen. -->
 <script lang="ts">
-  import type { SvelteSet } from 'svelte/reactivity';
+  import { SvelteSet } from 'svelte/reactivity';
   import type { ArchiveLine } from './archive.svelte';
 
   let {
@@ -9,15 +9,21 @@
     asList,
     chosen,
     heightPx,
+    searching,
   }: {
     items: ArchiveLine[];
     address: string;
     asList: boolean;
     chosen: SvelteSet<number>;
     heightPx: number;
+    searching: boolean;
   } = $props();
   let last = $state<number | null>(null);
   const pictureOf = (index: number) => `/api/archive/picture?${new URLSearchParams({ address, item: String(index) })}`;
+
+  /** What is searched for goes before pictures that it may leave out: those still on their way are let go meanwhile. */
+  const there = new SvelteSet<string>();
+  const sourceOf = (picture: string) => (searching && !there.has(picture) ? undefined : picture);
 
   /** Wide enough for the words of a narrow one. */
   const leastPx = 92;
@@ -76,7 +82,8 @@
         >
           <span class="block" class:dk-crop={chosen.has(item.index)} style:width="{widthOf(item)}px">
             <img
-              src={pictureOf(item.index)}
+              src={sourceOf(pictureOf(item.index))}
+              onload={() => there.add(pictureOf(item.index))}
               alt=""
               loading="lazy"
               class="block w-full bg-base-300 object-cover"

@@ -1,5 +1,5 @@
 import { Editor } from '@tiptap/core';
-import { NodeSelection, Selection, TextSelection } from '@tiptap/pm/state';
+import { Selection, TextSelection } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import { caretAtEnd } from './commands';
 import type { FigureViews } from './figureView';
@@ -26,13 +26,12 @@ export function mount(
     onTransaction: ({ transaction }) => onchange(transaction.docChanged),
     editorProps: {
       transformPastedHTML: withoutOwnLinks,
-      // The editor reads the caret from the browser a moment after a click. On a slow machine it puts
-      // the chosen picture back before that: a click on words leaves a chosen picture at once.
+      // The editor reads the caret from the browser a moment after a click. On a slow machine it puts a chosen
+      // picture back before that, or pastes where the caret stood: a click on words moves it at once.
       handleClick: (view, pos, event) => {
         const { doc, selection } = view.state;
         const at = doc.resolve(pos);
-        if (!(selection instanceof NodeSelection) || !at.parent.inlineContent || event.shiftKey) return false;
-        if (pos >= selection.from && pos <= selection.to) return false;
+        if (!at.parent.inlineContent || event.shiftKey || (pos >= selection.from && pos <= selection.to)) return false;
         view.dispatch(view.state.tr.setSelection(TextSelection.near(at)));
         return false;
       },
