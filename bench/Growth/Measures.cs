@@ -25,9 +25,13 @@ internal sealed record Measures(int Posts, IReadOnlyDictionary<string, double> T
         Full = "publish, all",
         One = "publish, one page changed",
         Nothing = "publish, nothing changed",
+        ViewedPreview = "preview, pictures as IIIF too",
+        ViewedNothing = "nothing, pictures as IIIF too",
         Limit = "copying and writing alone",
         Memory = "memory, MB",
         Files = "files of pictures";
+
+    private static readonly string[] Viewed = [ViewedPreview, ViewedNothing];
 
     private const int Often = 21;
 
@@ -57,6 +61,8 @@ internal sealed record Measures(int Posts, IReadOnlyDictionary<string, double> T
         await site.EachAsync(Club.PostId(posts / 2), posts, took);
         took[Memory] = Process.GetCurrentProcess().WorkingSet64 / 1e6;
         took[Limit] = await LimitAsync(site.App.Services, data);
+        site.App.Services.GetRequiredService<IiifFiles>().Set(new(true, "https://club.example"));
+        await site.EachViewedAsync(Club.PostId(posts / 2), posts, took);
         return new(posts, took);
     }
 
@@ -101,7 +107,7 @@ internal sealed record Measures(int Posts, IReadOnlyDictionary<string, double> T
         var (small, large) = (all[0], all[^1]);
         Console.WriteLine("Posts of 480 words and six pictures; ms, medians:");
         Console.WriteLine($"{"", -30}{string.Concat(all.Select(m => $"{m.Posts, 10:N0}"))}   largest : smallest");
-        string[] names = [Start, Look, Save, Preview, Pages, Cold, Full, One, Nothing, Limit, Memory, Files];
+        string[] names = [Start, Look, Save, Preview, Pages, Cold, Full, One, Nothing, Limit, Memory, Files, .. Viewed];
         foreach (var name in names)
             Console.WriteLine(
                 $"{name, -30}{string.Concat(all.Select(m => $"{m.Took[name], 10:N1}"))}   "
@@ -159,6 +165,21 @@ internal sealed record Measures(int Posts, IReadOnlyDictionary<string, double> T
             }
             (took[Preview], took[Pages], took[One]) = (Median(previews), Median(pages), Median(ones));
             took[Nothing] = Median(await OftenAsync(_ => PublishAsync(), 9));
+        }
+
+        /// <summary>The same once its pictures are described to viewers of other houses too.</summary>
+        public async Task EachViewedAsync(string page, int posts, Dictionary<string, double> took)
+        {
+            await PublishAsync();
+            var previews = new List<double>();
+            for (var i = 0; i < 9; i++)
+            {
+                await SaveAsync(page, posts, 2000 + i);
+                previews.Add(await TimedAsync(() => GetAsync("/api/publish")));
+                await PublishAsync();
+            }
+            took[ViewedPreview] = Median(previews);
+            took[ViewedNothing] = Median(await OftenAsync(_ => PublishAsync(), 9));
         }
 
         public async Task GetAsync(string path) => await Http.GetByteArrayAsync(path);

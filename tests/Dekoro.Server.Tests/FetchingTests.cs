@@ -42,6 +42,7 @@ public sealed class FetchingTests : IAsyncLifetime
             await context.Response.Body.FlushAsync();
             context.Abort();
         });
+        _web.MapGet("/standins/archive/collection.json", () => "of another house");
         await _web.StartAsync(Stop);
         _root = new Uri(
             _web.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()!.Addresses.First()
@@ -49,6 +50,19 @@ public sealed class FetchingTests : IAsyncLifetime
         _fetching = new Fetching(
             new DataOptions("unused", null, null) { AllowedHosts = [_root.Authority] },
             new StandInDesk(new("unused", null, null))
+        );
+    }
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public async Task A_host_that_is_allowed_with_or_without_its_port_is_asked_itself_and_no_stand_in(bool hasPort)
+    {
+        var places = new DataOptions("unused", null, null) { AllowedHosts = [hasPort ? _root.Authority : _root.Host] };
+        using var fetching = new Fetching(places, new StandInDesk(places));
+        Assert.Equal(
+            "of another house"u8.ToArray(),
+            await fetching.BytesAsync(new(_root, "/standins/archive/collection.json"), 1000, Stop)
         );
     }
 

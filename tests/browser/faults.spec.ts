@@ -315,7 +315,7 @@ test(
       /unpacks to far more than it says.*nothing of it was read\.$/,
     );
     for (let i = 0; i < zeros.length; i += 40_000) zeros.writeUInt32LE((i * 2654435761) >>> 0, i);
-    const names = Array.from({ length: 12 }, (_, i) => `sail-${i}.jpg`);
+    const names = Array.from({ length: 4 }, (_, i) => `sail-${i}.jpg`);
     const { leftOut } = (await (await give(zip(names, zeros), 'kites.zip')).json()) as {
       leftOut: { sentence: string }[];
     };

@@ -19,6 +19,11 @@ public sealed record DataOptions(string DataFolder, string? ClientFolder, string
     /// </summary>
     public IReadOnlyList<string> AllowedHosts { get; init; } = [];
 
+    /// <summary>Whether a host is one of <see cref="AllowedHosts"/>, with its port or at all of them.</summary>
+    public bool IsAllowed(string host, int port) =>
+        AllowedHosts.Contains(host, StringComparer.OrdinalIgnoreCase)
+        || AllowedHosts.Contains($"{host}:{port}", StringComparer.OrdinalIgnoreCase);
+
     /// <summary>Names by which the tool is asked for, beside those of this machine itself.</summary>
     public IReadOnlyList<string> Hosts { get; init; } = [];
 

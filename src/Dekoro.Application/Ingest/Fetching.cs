@@ -21,14 +21,14 @@ public sealed class Fetching : IDisposable
     private static readonly TimeSpan MaxSending = TimeSpan.FromMinutes(30);
 
     private readonly StandInDesk _standIns;
-    private readonly IReadOnlySet<string> _allowedHosts;
+    private readonly DataOptions _places;
     private readonly HttpClient _http,
         _slow;
 
     /// <summary>A fetcher that reaches public addresses alone, beside what stands in for them here.</summary>
     public Fetching(DataOptions places, StandInDesk standIns)
     {
-        (_standIns, _allowedHosts) = (standIns, places.AllowedHosts.ToHashSet(StringComparer.OrdinalIgnoreCase));
+        (_standIns, _places) = (standIns, places);
         var handler = new SocketsHttpHandler
         {
             AllowAutoRedirect = false,
@@ -157,7 +157,7 @@ public sealed class Fetching : IDisposable
     private async ValueTask<Stream> ConnectAsync(SocketsHttpConnectionContext context, CancellationToken stop)
     {
         var end = context.DnsEndPoint;
-        var isAllowed = _allowedHosts.Contains($"{end.Host}:{end.Port}") || _allowedHosts.Contains(end.Host);
+        var isAllowed = _places.IsAllowed(end.Host, end.Port);
         var addresses = await Dns.GetHostAddressesAsync(end.Host, stop);
         var open = addresses.Where(a => isAllowed || PublicAddresses.IsPublic(a) && !IsOwn(a)).ToArray();
         if (open.Length == 0)

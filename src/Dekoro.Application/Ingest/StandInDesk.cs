@@ -59,5 +59,5 @@ public sealed class StandInDesk(DataOptions places)
         address.IsLoopback
         && address.Scheme is "http" or "https"
         && address.AbsolutePath.StartsWith(StandIn.Prefix, StringComparison.Ordinal)
-        && !places.AllowedHosts.Contains(address.Authority, StringComparer.OrdinalIgnoreCase);
+        && !places.IsAllowed(address.Host, address.Port);
 }

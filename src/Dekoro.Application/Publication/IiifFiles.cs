@@ -17,6 +17,10 @@ public sealed class IiifFiles(Workspace workspace, RenditionMaker maker)
 {
     private const string Name = "iiif";
 
+    /// <summary>What was worked out at the last look: of a thousand pictures few have changed since.</summary>
+    private IReadOnlyDictionary<string, Known> _known = new Dictionary<string, Known>();
+    private KnownCollection? _collection;
+
     /// <summary>As it is set.</summary>
     public IiifSetting Setting =>
         workspace.Settings.Get(Name) is { } kept ? Json.Read<IiifSetting>(kept) : new(false, "");
@@ -29,31 +33,44 @@ public sealed class IiifFiles(Workspace workspace, RenditionMaker maker)
     {
         if (Setting is not { IsOn: true } setting)
             return [];
-        var root = new Uri(setting.Address + "/");
-        var writer = new IiifWriter(site.Round.Frame.Language);
+        var look = (new Uri(setting.Address + "/"), site.Round.Frame.Language);
+        var before = _known;
         var shown = SiteMoment
             .PicturesOf(site.Public)
             .Values.Select(asset => (Asset: asset, View: ViewOf(asset, site)))
             .Where(p => p.View is not null)
-            .Select(p => (p.Asset, View: p.View!, Described: Described(p.Asset, p.View!, root)))
+            .Select(p =>
+                before.TryGetValue(p.Asset.Id, out var known) && known.Holds(p.Asset, p.View!, look)
+                    ? known
+                    : KnownOf(p.Asset, p.View!, look)
+            )
             .ToList();
-        var collection = IiifWriter.Bytes(
-            writer.Collection(
-                new Uri(root, IiifSetting.Collection),
+        _known = shown.ToDictionary(k => k.Asset.Id);
+        if (_collection is not { } all || !all.Holds(shown, site.Round.Frame.Name, look))
+            _collection = all = new(
+                shown,
                 site.Round.Frame.Name,
+                look,
+                CollectionOf(shown, site.Round.Frame.Name, look)
+            );
+        return [.. shown.Select(k => k.Part), all.Part];
+    }
+
+    private static LaterPart CollectionOf(IReadOnlyList<Known> shown, string name, (Uri Root, string Language) look)
+    {
+        var collection = IiifWriter.Bytes(
+            new IiifWriter(look.Language).Collection(
+                new Uri(look.Root, IiifSetting.Collection),
+                name,
                 "",
-                shown.Select(p => p.Described)
+                shown.Select(k => k.Described)
             )
         );
-        return
-        [
-            .. shown.Select(p => PartOf(p.Asset, p.View, p.Described, writer)),
-            new("iiif", PageFingerprint.HashOf([Encoding.UTF8.GetString(collection)]), _ =>
-                Task.FromResult<IReadOnlyDictionary<string, SiteFile>>(
-                    new Dictionary<string, SiteFile> { [IiifSetting.Collection] = SiteFile.Of(collection) }
-                )
-            ),
-        ];
+        return new("iiif", PageFingerprint.HashOf([Encoding.UTF8.GetString(collection)]), _ =>
+            Task.FromResult<IReadOnlyDictionary<string, SiteFile>>(
+                new Dictionary<string, SiteFile> { [IiifSetting.Collection] = SiteFile.Of(collection) }
+            )
+        );
     }
 
     /// <summary>Addresses of it, each with a name for what is there: the collection stands for all.</summary>
@@ -89,6 +106,12 @@ public sealed class IiifFiles(Workspace workspace, RenditionMaker maker)
         );
     }
 
+    private Known KnownOf(Asset asset, PublicView view, (Uri Root, string Language) look)
+    {
+        var described = Described(asset, view, look.Root);
+        return new(asset, view, look, described, PartOf(asset, view, described, new(look.Language)));
+    }
+
     private LaterPart PartOf(Asset asset, PublicView view, IiifPicture described, IiifWriter writer)
     {
         var (manifest, info) = (
@@ -117,5 +140,32 @@ public sealed class IiifFiles(Workspace workspace, RenditionMaker maker)
                 return made;
             }
         );
+    }
+
+    private sealed record Known(
+        Asset Asset,
+        PublicView View,
+        (Uri Root, string Language) Look,
+        IiifPicture Described,
+        LaterPart Part
+    )
+    {
+        /// <summary>What was not touched is the same object.</summary>
+        public bool Holds(Asset asset, PublicView view, (Uri Root, string Language) look) =>
+            ReferenceEquals(asset, Asset)
+            && view.Cut == View.Cut
+            && view.WidthsPx.SequenceEqual(View.WidthsPx)
+            && look == Look;
+    }
+
+    private sealed record KnownCollection(
+        IReadOnlyList<Known> Of,
+        string Name,
+        (Uri Root, string Language) Look,
+        LaterPart Part
+    )
+    {
+        public bool Holds(IReadOnlyList<Known> of, string name, (Uri Root, string Language) look) =>
+            name == Name && look == Look && of.SequenceEqual(Of, ReferenceEqualityComparer.Instance);
     }
 }

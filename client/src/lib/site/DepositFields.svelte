@@ -1,7 +1,7 @@
 <!-- Where new pictures are handed to the archive, and what has not reached it yet. -->
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
-  import { answer, api, sentenceOf } from '$lib/api/client';
+  import { answer, api, outlives, sentenceOf } from '$lib/api/client';
   import { queryClient } from '$lib/api/queries';
   import { depositAddress, depositList, depositSaid } from '$lib/archive/handing';
   import { count, weight } from '$lib/model/words';
@@ -17,7 +17,8 @@
   async function set(change: { address: string; token?: string }) {
     problem = said = '';
     try {
-      queryClient.setQueryData(depositAddress().queryKey, await answer(api.PUT('/api/deposits/at', { body: change })));
+      const put = api.PUT('/api/deposits/at', { body: change, keepalive: outlives(change) });
+      queryClient.setQueryData(depositAddress().queryKey, await answer(put));
     } catch (error) {
       problem = sentenceOf(error);
     }
