@@ -104,6 +104,13 @@ public sealed class IiifOutTests(ServerFixture server) : IClassFixture<ServerFix
         var answer = await server.Http.GetAsync("/live/iiif/collection.json", Stop);
         Assert.Equal(["*"], answer.Headers.GetValues("Access-Control-Allow-Origin"));
 
+        // What was worked out before is not taken for what is said now.
+        await server.SendAsync(HttpMethod.Patch, $"/api/files/{shown[1]}", new { title = "Cut free" }, 1);
+        Assert.Contains("iiif/collection.json", await ChangingAsync());
+        await server.PostAsync("/api/publish", new { });
+        var again = await ArchiveReader.ReadAsync(read.Address, BytesAsync, Stop);
+        Assert.Equal("Cut free", again.Entries[1].Label);
+
         await SetAsync(isOn: false);
         Assert.Contains("iiif/collection.json", await ChangingAsync());
         await server.PostAsync("/api/publish", new { });

@@ -65,6 +65,7 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
 
     /// <summary>All files of one picture in one cut, those that are missing from one decode.</summary>
     /// <returns>How many were made.</returns>
+    /// <exception cref="NotMadeException">It cannot be made into them.</exception>
     public async Task<int> LadderAsync(
         Asset asset,
         Cut cut,
@@ -75,8 +76,15 @@ public sealed class RenditionMaker(Workspace workspace, PixelQueue pixels, TimeP
         var names = files.Distinct().Where(f => !f.IsUnchanged).ToDictionary(f => NameOf(asset, f));
         var known = workspace.MadeFiles.FindMany(names.Keys).ToDictionary(m => m.Name);
         var missing = names.Where(f => !IsWhole(known.GetValueOrDefault(f.Key))).Select(f => f.Value).ToList();
-        if (missing.Count > 0)
-            await pixels.RunAsync(PixelWork.Ladder, token => Make(asset, cut, missing, token), stop);
+        try
+        {
+            if (missing.Count > 0)
+                await pixels.RunAsync(PixelWork.Ladder, token => Make(asset, cut, missing, token), stop);
+        }
+        catch (RefusedFileException e)
+        {
+            throw new NotMadeException(asset.Facts.Metadata.Title, e);
+        }
         workspace.MadeFiles.Ask(names.Keys, Today);
         return missing.Count;
     }

@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
 using Dekoro.Application.Hosting;
-using Dekoro.Imaging;
+using Dekoro.Application.Pictures;
 using Dekoro.Storage;
 using Microsoft.Data.Sqlite;
 
@@ -150,9 +150,9 @@ public sealed class PublishJobs(
         {
             AggregateException { InnerException: { } inner } => SentenceOf(inner),
             OperationCanceledException => "Publishing was stopped and the public site is as it was: publish again.",
-            RefusedFileException =>
-                "A picture could not be made into its files and the public site is as it was: publish again, "
-                    + "or choose another picture.",
+            NotMadeException { Title: var title } =>
+                $"“{title}” could not be made into its files, and the public site is as it was: look at it in the "
+                    + "library, add it again if it is damaged or missing, then publish again.",
             _ when DurableWrites.IsFull(e) =>
                 "The disk is full and the public site is as it was: free some space, then publish again.",
             IOException or UnauthorizedAccessException =>
