@@ -104,13 +104,7 @@ public sealed class IiifOutTests(ServerFixture server) : IClassFixture<ServerFix
         var answer = await server.Http.GetAsync("/live/iiif/collection.json", Stop);
         Assert.Equal(["*"], answer.Headers.GetValues("Access-Control-Allow-Origin"));
 
-        // What was worked out before is not taken for what is said now.
-        await server.SendAsync(HttpMethod.Patch, $"/api/files/{shown[1]}", new { title = "Cut free" }, 1);
-        Assert.Contains("iiif/collection.json", await ChangingAsync());
-        await server.PostAsync("/api/publish", new { });
-        var again = await ArchiveReader.ReadAsync(read.Address, BytesAsync, Stop);
-        Assert.Equal("Cut free", again.Entries[1].Label);
-
+        await IsRenamedAsync(shown[1], read.Address);
         await SetAsync(isOn: false);
         Assert.Contains("iiif/collection.json", await ChangingAsync());
         await server.PostAsync("/api/publish", new { });
@@ -129,6 +123,16 @@ public sealed class IiifOutTests(ServerFixture server) : IClassFixture<ServerFix
     {
         var (status, problem) = await server.SendAsync(HttpMethod.Put, "/api/site/iiif", new { isOn = true, address });
         Assert.Equal((HttpStatusCode.BadRequest, "address"), (status, (string)problem["field"]!));
+    }
+
+    /// <summary>What was worked out before is not taken for what is said now.</summary>
+    private async Task IsRenamedAsync(string id, Uri collection)
+    {
+        await server.SendAsync(HttpMethod.Patch, $"/api/files/{id}", new { title = "Cut free" }, 1);
+        Assert.Contains("iiif/collection.json", await ChangingAsync());
+        await server.PostAsync("/api/publish", new { });
+        var again = await ArchiveReader.ReadAsync(collection, BytesAsync, Stop);
+        Assert.Contains(again.Entries, e => e.Label == "Cut free");
     }
 
     private async Task StandsAsync(ArchiveEntry entry)
