@@ -1,5 +1,5 @@
 import { Editor } from '@tiptap/core';
-import { Selection, TextSelection } from '@tiptap/pm/state';
+import { NodeSelection, Selection, TextSelection } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import { caretAtEnd } from './commands';
 import type { FigureViews } from './figureView';
@@ -31,7 +31,10 @@ export function mount(
       handleClick: (view, pos, event) => {
         const { doc, selection } = view.state;
         const at = doc.resolve(pos);
-        if (!at.parent.inlineContent || event.shiftKey || (pos >= selection.from && pos <= selection.to)) return false;
+        // Chosen columns hold the words in them; a picture in a line, or marked words, are what is clicked again.
+        const holds = selection instanceof NodeSelection && !selection.node.isLeaf;
+        const isOnIt = !holds && pos >= selection.from && pos <= selection.to;
+        if (!at.parent.inlineContent || event.shiftKey || isOnIt) return false;
         view.dispatch(view.state.tr.setSelection(TextSelection.near(at)));
         return false;
       },
