@@ -1,12 +1,13 @@
+using Dekoro.Core.Colour;
+
 namespace Dekoro.Imaging;
 
-/// <summary>How light px are, as the eye weighs red, green and blue: enough to tell edges by, and soon done.</summary>
-/// <remarks>Luma of ITU-R BT.601, in 256ths.</remarks>
+/// <summary>How light px are (<see cref="Luma"/>, in 256ths): enough to tell edges by, and soon done.</summary>
 internal static class Grey
 {
-    private const int Red = 77,
-        Green = 150,
-        Blue = 29,
+    private const int Red = (int)(256 * Luma.Red + 0.5),
+        Green = (int)(256 * Luma.Green + 0.5),
+        Blue = (int)(256 * Luma.Blue + 0.5),
         Half = 128;
 
     /// <summary>Px that one processor does before it takes some more.</summary>

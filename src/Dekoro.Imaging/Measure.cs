@@ -65,9 +65,9 @@ public static class Measure
     /// <summary>A smaller copy in sRGB.</summary>
     private static Image Managed(Image image, int widthPx)
     {
-        // Nothing is managed of what is in sRGB already.
-        var isManaged = image.Interpretation == Enums.Interpretation.Srgb && !image.Contains("icc-profile-data");
-        var profile = isManaged ? null : "srgb";
+        // Nothing is to be managed of what is in sRGB already.
+        var isThere = image.Interpretation == Enums.Interpretation.Srgb && !image.Contains("icc-profile-data");
+        var profile = isThere ? null : "srgb";
         using var small = image.ThumbnailImage(
             widthPx,
             height: 100_000,
@@ -131,6 +131,20 @@ public static class Measure
         {
             using var image = Decoded(path, original, Edits.None, Enums.FailOn.Truncated, token);
             return tell(image);
+        });
+
+    /// <summary>What stands out in a version, and nothing else of it; null where nothing does.</summary>
+    /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
+    public static FocalRegion? KeepGuessOf(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Edits edits,
+        CancellationToken stop = default
+    ) => Within(format, stop, token =>
+        {
+            using var image = Decoded(path, original, edits, Enums.FailOn.Truncated, token);
+            return KeepGuessOf(image);
         });
 
     /// <summary>How wide its sharpest edges are, and nothing else of it.</summary>

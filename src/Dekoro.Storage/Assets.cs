@@ -410,6 +410,24 @@ public sealed class Assets(Database database)
             )
         );
 
+    /// <summary>Pictures of which an earlier version guessed the keep area.</summary>
+    public IReadOnlyList<Asset> GuessedBefore() =>
+        database.Read(c => c.All($"{Columns} FROM asset WHERE keep_asked = 1", Map));
+
+    /// <summary>Records what is guessed now of a version, where it is still in use and nobody drew it.</summary>
+    public void TellKeep(string id, int edition, FocalRegion? keep) =>
+        database.Write(c =>
+        {
+            c.Run(
+                """
+                UPDATE asset SET keep_x = $x, keep_y = $y, keep_w = $w, keep_h = $h
+                WHERE id = $id AND edition = $edition AND keep_by = $by
+                """,
+                [("$id", id), ("$edition", edition), .. KeepParameters(keep, byHand: false)]
+            );
+            return c.Run("UPDATE asset SET keep_asked = 0 WHERE id = $id", ("$id", id));
+        });
+
     /// <summary>The folders that pictures lie in, by name.</summary>
     public IReadOnlyList<string> Folders() =>
         database.Read(c =>

@@ -49,6 +49,38 @@ public sealed class StandingOutTests : IDisposable
     }
 
     [Fact]
+    public void Of_a_subject_wider_than_half_the_end_that_stands_out_most_is_kept()
+    {
+        using var ground = Ground(900, 600);
+        using var drawn = ground.Mutate(i =>
+        {
+            i.DrawRect([150, 130, 110], 90, 300, 720, 60, fill: true);
+            i.DrawCircle([220, 60, 40], 720, 320, 80, fill: true);
+        });
+        var keep = Suggested(drawn)!.Value;
+        Assert.InRange(keep.Width, 0.2, 0.65);
+        Assert.InRange(720.0 / 900, keep.X + 0.05, keep.X + keep.Width - 0.05);
+    }
+
+    [Fact]
+    public void Edges_of_a_photograph_are_as_wide_in_colour_as_in_grey()
+    {
+        foreach (var name in new[] { "marram-grass.jpg", "silk-on-the-shelf.jpg", "box-kite.jpg" })
+        {
+            using var image = Image.NewFromFile(Demo.Path(name));
+            using var grey = image.Colourspace(Enums.Interpretation.Bw);
+            var path = Path.Combine(_folder, "grey.png");
+            grey.Pngsave(path, compression: 1);
+            var size = new PixelSize(image.Width, image.Height);
+            var colour = EdgePxOf(Demo.Path(name), PictureFormat.Jpeg);
+            Assert.Equal(colour, EdgePxOf(path, PictureFormat.Png), 0.15 * colour);
+
+            double EdgePxOf(string of, PictureFormat format) =>
+                Measure.EdgePxOf(of, format, size, Core.Editing.Edits.None);
+        }
+    }
+
+    [Fact]
     public void Where_nothing_stands_out_nothing_is_suggested()
     {
         using var ground = Ground(900, 600);

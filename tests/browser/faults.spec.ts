@@ -26,7 +26,7 @@ test(
   'Killed at random moments of uploads, drafts and publishing, the program loses nothing that it had ' +
     'acknowledged, and the site is whole',
   async () => {
-    const rounds = process.env.DEKORO_ALL ? 200 : 10;
+    const rounds = process.env.DEKORO_ALL ? 200 : 20;
     test.setTimeout(rounds * 15_000);
     const data = mkdtempSync(join(tmpdir(), 'dekoro-killed-'));
     const acknowledged = { files: new Map<string, string>(), title: '', version: 0, release: '' };
@@ -315,7 +315,7 @@ test(
       /unpacks to far more than it says.*nothing of it was read\.$/,
     );
     for (let i = 0; i < zeros.length; i += 40_000) zeros.writeUInt32LE((i * 2654435761) >>> 0, i);
-    const names = Array.from({ length: 4 }, (_, i) => `sail-${i}.jpg`);
+    const names = Array.from({ length: 12 }, (_, i) => `sail-${i}.jpg`);
     const { leftOut } = (await (await give(zip(names, zeros), 'kites.zip')).json()) as {
       leftOut: { sentence: string }[];
     };

@@ -1,4 +1,5 @@
 using Dekoro.Application.Hosting;
+using Dekoro.Core.Geometry;
 using Dekoro.Core.Twins;
 using Dekoro.Imaging;
 using Dekoro.Storage;
@@ -46,6 +47,15 @@ public sealed class MeasuringLater(
                     (a, look) => twins.Tell(a.Id, look),
                     stoppingToken
                 );
+                await TellAsync<(FocalRegion? Keep, bool IsRead)>(
+                    workspace.Assets.GuessedBefore(),
+                    (a, stop) => (KeepOf(a, stop), true),
+                    (null, false),
+                    // What cannot be read keeps the guess that it has.
+                    (a, told) =>
+                        workspace.Assets.TellKeep(a.Id, a.Facts.Edition, told.IsRead ? told.Keep : a.Facts.Keep),
+                    stoppingToken
+                );
                 return;
             }
             catch (Exception e) when (e is not OperationCanceledException)
@@ -59,6 +69,9 @@ public sealed class MeasuringLater(
             }
         }
     }
+
+    private FocalRegion? KeepOf(Asset a, CancellationToken stop) =>
+        Measure.KeepGuessOf(workspace.PathOf(a), a.Facts.Format, a.OriginalSize, a.Edits, stop);
 
     /// <param name="unknown">Told of a picture that cannot be read any more.</param>
     private async Task TellAsync<T>(

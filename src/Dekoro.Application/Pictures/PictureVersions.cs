@@ -80,7 +80,7 @@ public sealed class PictureVersions(
     /// <summary>A first guess of what must stay in view.</summary>
     public ChangeResult<FocalRegion> GuessKeep(string id) =>
         Measured(id, (path, asset, stop) =>
-            Measure.Read(path, asset.Facts.Format, asset.OriginalSize, asset.Edits, stop).KeepGuess
+            Measure.KeepGuessOf(path, asset.Facts.Format, asset.OriginalSize, asset.Edits, stop)
         ) switch
         {
             ChangeResult<FocalRegion?>.Done { Now: { } guess } => new ChangeResult<FocalRegion>.Done(guess),

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Dekoro.Core.Colour;
 
 namespace Dekoro.Core.Twins;
 
@@ -16,14 +17,16 @@ public sealed record SmallCopy(int Width, int Height, ImmutableArray<byte> Rgba)
         [.. Enumerable.Range(0, 3).Select(c => Plane(Rgba, Width, Height, px => Over(px, c)))]
     );
     private readonly Lazy<SummedArea> _light = new(() =>
-        Plane(Rgba, Width, Height, px => 0.299f * Over(px, 0) + 0.587f * Over(px, 1) + 0.114f * Over(px, 2))
+        Plane(Rgba, Width, Height, px =>
+            (float)Luma.Red * Over(px, 0) + (float)Luma.Green * Over(px, 1) + (float)Luma.Blue * Over(px, 2)
+        )
     );
     private readonly Lazy<SummedArea> _opacity = new(() => Plane(Rgba, Width, Height, px => px[3]));
 
     /// <summary>Red, green and blue, over grey where something can be seen through.</summary>
     internal ImmutableArray<SummedArea> Channels => _channels.Value;
 
-    /// <summary>Luma of ITU-R BT.601.</summary>
+    /// <summary><see cref="Luma"/>.</summary>
     internal SummedArea Light => _light.Value;
 
     internal SummedArea Opacity => _opacity.Value;
