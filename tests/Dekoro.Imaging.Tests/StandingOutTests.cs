@@ -54,12 +54,12 @@ public sealed class StandingOutTests : IDisposable
         using var ground = Ground(900, 600);
         using var drawn = ground.Mutate(i =>
         {
-            i.DrawRect([150, 130, 110], 90, 300, 720, 60, fill: true);
-            i.DrawCircle([220, 60, 40], 720, 320, 80, fill: true);
+            i.DrawRect([220, 60, 40], 90, 290, 560, 60, fill: true);
+            i.DrawCircle([220, 60, 40], 700, 320, 120, fill: true);
         });
         var keep = Suggested(drawn)!.Value;
-        Assert.InRange(keep.Width, 0.2, 0.65);
-        Assert.InRange(720.0 / 900, keep.X + 0.05, keep.X + keep.Width - 0.05);
+        Assert.InRange(keep.Width, 0.5, 0.65);
+        Assert.InRange(700.0 / 900, keep.X + 0.05, keep.X + keep.Width - 0.05);
     }
 
     [Fact]
