@@ -77,6 +77,28 @@ test('Four cells are filled in one go, stand side by side on a desktop and one o
   }
 });
 
+test('On a slow computer what is typed right after a click on words of chosen columns goes there', async ({
+  page,
+  own,
+}) => {
+  const id = await makePage(own.url, 'Home', [text('Four steps.')]);
+  const frame = await openDesk(page, own.url, id);
+  const steps = (await frame.getByText('Four steps.').boundingBox())!;
+  await page.mouse.move(steps.x + steps.width / 2, steps.y + steps.height + 10);
+  await page.getByRole('button', { name: 'Add here' }).click();
+  await page.getByRole('menuitem', { name: 'Columns' }).click();
+  // They are chosen as a whole now.
+  const cell = frame.locator('.cell').nth(1);
+  const words = (await cell.locator('p').boundingBox())!;
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 8 });
+  await page.mouse.click(words.x + words.width / 2, words.y + words.height / 2);
+  // Faster than the computer follows.
+  await Promise.all([...'Fold it.'].map((key) => page.keyboard.press(key)));
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await expect(cell).toContainText('Fold it.');
+});
+
 test('A picture of the page is dragged into a cell, the one that stood there takes its place, and by keys it is cut and pasted in', async ({
   page,
   own,
