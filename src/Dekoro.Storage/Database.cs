@@ -39,11 +39,12 @@ public sealed class Database : IDisposable
     /// <summary>
     /// Opens or creates the file and brings it up to the newest migration, after a copy of how it was.
     /// </summary>
-    /// <param name="beforeStatement">Called before each statement of a migration; what it throws undoes that
-    /// migration.</param>
+    /// <param name="beforeStatement">Called before each statement of the migrations; what it throws undoes them
+    /// all.</param>
     /// <param name="isDurable">False gives up what a power cut may take, for comparison alone.</param>
+    /// <param name="upTo">Number of the last migration that is made: how an earlier version would leave it.</param>
     /// <exception cref="RefusedDataException">Of a newer program, of another program, or not to be read.</exception>
-    public Database(string path, Action<string>? beforeStatement = null, bool isDurable = true)
+    public Database(string path, Action<string>? beforeStatement = null, bool isDurable = true, int upTo = int.MaxValue)
     {
         Directory.CreateDirectory(Path.GetDirectoryName(Path.GetFullPath(path))!);
         IsNew = !File.Exists(path) || new FileInfo(path).Length == 0;
@@ -60,7 +61,7 @@ public sealed class Database : IDisposable
             using var connection = Open();
             RefuseWhatIsUnknown(connection, path);
             connection.Run("PRAGMA journal_mode = WAL");
-            Migrate(connection, path, beforeStatement);
+            Migrate(connection, path, beforeStatement, upTo);
         }
         catch (Exception e)
         {
@@ -209,10 +210,14 @@ public sealed class Database : IDisposable
         }
     }
 
-    private static void Migrate(SqliteConnection connection, string path, Action<string>? beforeStatement)
+    /// <summary>
+    /// All that is missing in one transaction: where anything stops it, the version that it was last used by opens it
+    /// as before.
+    /// </summary>
+    private static void Migrate(SqliteConnection connection, string path, Action<string>? beforeStatement, int upTo)
     {
         var done = connection.One<long>("PRAGMA user_version");
-        var missing = Migrations.Where(m => m.Number > done).ToList();
+        var missing = Migrations.Where(m => m.Number > done && m.Number <= upTo).ToList();
         if (missing.Count == 0)
             return;
         if (done > 0)
@@ -220,11 +225,9 @@ public sealed class Database : IDisposable
         // A table that is rebuilt is dropped on the way, which must not take along what refers to it (SQLite, ALTER
         // TABLE, 7).
         connection.Run("PRAGMA foreign_keys = OFF");
-        foreach (var (number, name) in missing)
+        using (var transaction = connection.BeginTransaction())
         {
-            using var reader = new StreamReader(typeof(Database).Assembly.GetManifestResourceStream(name)!);
-            using var transaction = connection.BeginTransaction();
-            foreach (var statement in SqlScript.StatementsOf(reader.ReadToEnd()))
+            foreach (var statement in missing.SelectMany(m => StatementsOf(m.Name)))
             {
                 beforeStatement?.Invoke(statement);
                 connection.Run(statement);
@@ -235,10 +238,16 @@ public sealed class Database : IDisposable
                         + "left as it is. Restore a backup, or start the version that it was last used by."
                 );
             // A PRAGMA takes no parameters; the number comes from our own file names.
-            connection.Run($"PRAGMA user_version = {number}");
+            connection.Run($"PRAGMA user_version = {missing[^1].Number}");
             transaction.Commit();
         }
         connection.Run("PRAGMA foreign_keys = ON");
+    }
+
+    private static IEnumerable<string> StatementsOf(string migration)
+    {
+        using var reader = new StreamReader(typeof(Database).Assembly.GetManifestResourceStream(migration)!);
+        return SqlScript.StatementsOf(reader.ReadToEnd());
     }
 
     /// <summary>How it was before it is brought up to date, beside it; the last few are kept.</summary>

@@ -1,13 +1,6 @@
-import { QueryClient } from '@tanstack/svelte-query';
 import { answer, api } from './client';
 
-export const queryClient = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 1 } } });
-
-/** What a change was answered with is known from then on: an answer that was asked for before it comes too late. */
-export async function know(queryKey: readonly unknown[], data: unknown) {
-  await queryClient.cancelQueries({ queryKey, exact: true });
-  queryClient.setQueryData(queryKey, data);
-}
+export { askAnew, know, queryClient } from './asked';
 
 export const sitePlan = () => ({
   queryKey: ['site'],

@@ -1,6 +1,6 @@
 import type { Node as PmNode } from '@tiptap/pm/model';
 import { answer, api, sentenceOf } from '$lib/api/client';
-import { queryClient, thesePictures } from '$lib/api/queries';
+import { askAnew, thesePictures } from '$lib/api/queries';
 import { stillOf } from '$lib/media/film';
 import { uploads } from '$lib/media/uploads.svelte';
 import { newId, ownVideo, type FigureAttrs } from '$lib/model/attrs';
@@ -122,7 +122,7 @@ export class InsertMedia {
   async heardOfWords() {
     const asked = this.fresh;
     if (asked.length === 0) return;
-    const items = await queryClient.fetchQuery({ ...thesePictures([...asked]), staleTime: 0 }).catch(() => null);
+    const items = await askAnew(thesePictures([...asked])).catch(() => null);
     // Without an answer they go on being asked about.
     if (!items) return;
     const silent = items.filter((item) => item.words.alt === '').map((item) => item.id);

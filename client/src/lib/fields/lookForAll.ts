@@ -1,5 +1,5 @@
 import { answer, api, sentenceOf, type SiteLook } from '$lib/api/client';
-import { queryClient, sitePlan } from '$lib/api/queries';
+import { askAnew, sitePlan } from '$lib/api/queries';
 import type { LookAttrs } from '$lib/model/attrs';
 
 type Looks = SiteLook['looks'];
@@ -42,7 +42,7 @@ export class LookForAll {
     // What comes after is a change of its own.
     this.at = 0;
     try {
-      const { looks } = await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 });
+      const { looks } = await askAnew(sitePlan());
       const there = looks.find((one) => one.id === this.id);
       if (there) await this.onlooks(await keepLook(looks, this.id, there.name, look));
     } catch (error) {

@@ -1,5 +1,5 @@
 import { answer, api, outlives, type Schemas } from '$lib/api/client';
-import { queryClient } from '$lib/api/queries';
+import { askAnew, queryClient } from '$lib/api/queries';
 import { oneFile } from '$lib/media/otherFiles';
 import { fieldsOf } from './fieldsOf';
 
@@ -8,7 +8,7 @@ type Detail = Schemas['DownloadDetail']['file'];
 /** What is typed of the library's other files. */
 export const files = fieldsOf<Detail>({
   kind: 'file',
-  load: async (id) => (await queryClient.fetchQuery({ ...oneFile(id), staleTime: 0 })).file,
+  load: async (id) => (await askAnew(oneFile(id))).file,
   read: (item, field) => (field === 'isAway' ? item.awaySince !== null : item[field as keyof Detail]),
   send: (item, change) =>
     answer(

@@ -1,5 +1,5 @@
 import { answer, api, outlives, type FileItem, type Schemas } from '$lib/api/client';
-import { onePicture, queryClient } from '$lib/api/queries';
+import { askAnew, onePicture, queryClient } from '$lib/api/queries';
 import { ownWord, type WordName } from '$lib/model/wordLabels';
 import { fieldsOf } from './fieldsOf';
 
@@ -9,7 +9,7 @@ export const ownField = (name: string) => `own:${name}`;
 /** What is typed of the library's pictures, in whichever place. */
 export const pictures = fieldsOf<FileItem>({
   kind: 'picture',
-  load: async (id) => (await queryClient.fetchQuery({ ...onePicture(id), staleTime: 0 })).file,
+  load: async (id) => (await askAnew(onePicture(id))).file,
   read: (item, field) =>
     field === 'keep'
       ? item.keep && boxOf(item.keep)

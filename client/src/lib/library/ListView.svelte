@@ -4,7 +4,7 @@
   import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { untrack } from 'svelte';
   import { answer, api, proofOf, sentenceOf, type FileItem } from '$lib/api/client';
-  import { ownColumns, queryClient, thesePictures } from '$lib/api/queries';
+  import { askAnew, ownColumns, queryClient, thesePictures } from '$lib/api/queries';
   import { count } from '$lib/model/words';
   import { TypedCells } from './typedCells.svelte';
   import ListStatus from './ListStatus.svelte';
@@ -82,7 +82,7 @@
     try {
       const { changed } = await answer(api.POST('/api/files/each', { body: { changes } }));
       [waiting, read] = [{}, []];
-      undo = { change: was, items: await queryClient.fetchQuery({ ...thesePictures(Object.keys(was)), staleTime: 0 }) };
+      undo = { change: was, items: await askAnew(thesePictures(Object.keys(was))) };
       said = sentence(changed) + leftInWords(changes.length - changed);
       await queryClient.invalidateQueries({ queryKey: ['files'] });
     } catch (error) {

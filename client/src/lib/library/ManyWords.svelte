@@ -2,7 +2,7 @@
 <script lang="ts">
   import { createQuery } from '@tanstack/svelte-query';
   import { answer, api, sentenceOf, type Schemas } from '$lib/api/client';
-  import { queryClient, thesePictures } from '$lib/api/queries';
+  import { askAnew, queryClient, thesePictures } from '$lib/api/queries';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { wordLabels } from '$lib/model/wordLabels';
   import { count } from '$lib/model/words';
@@ -32,7 +32,7 @@
 
   /** Each has again what it had. */
   async function putBack(was: { id: string; words: string }[], field: (typeof fields)[number]) {
-    const now = await queryClient.fetchQuery({ ...thesePictures(was.map(({ id }) => id)), staleTime: 0 });
+    const now = await askAnew(thesePictures(was.map(({ id }) => id)));
     const changes = now.map(({ id, version }) => ({
       id,
       version,

@@ -8,7 +8,7 @@
   import { page } from '$app/state';
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
-  import { queryClient, sitePlan } from '$lib/api/queries';
+  import { askAnew, sitePlan } from '$lib/api/queries';
   import ItemFields from '$lib/arrangements/ItemFields.svelte';
   import KindChoice from '$lib/arrangements/KindChoice.svelte';
   import { Opened } from '$lib/arrangements/opened.svelte';
@@ -40,7 +40,7 @@
       on('again', () => void opened.heardAgain()),
       // A look that it has may be another now.
       on('site', async () => {
-        await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 });
+        await askAnew(sitePlan());
         styled++;
         opened.kept++;
       }),

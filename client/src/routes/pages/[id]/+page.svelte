@@ -5,7 +5,7 @@
   import { page } from '$app/state';
   import { sentenceOf } from '$lib/api/client';
   import { on } from '$lib/api/events';
-  import { queryClient, sitePlan } from '$lib/api/queries';
+  import { askAnew, queryClient, sitePlan } from '$lib/api/queries';
   import { firstSteps } from '$lib/shell/firstSteps.svelte';
   import { acts } from '$lib/ui/acts.svelte';
   import { actsOf } from '$lib/desk/acts';
@@ -51,7 +51,7 @@
       on('arrangement', () => void desk?.preview.ask()),
       on('again', () => void desk?.session.heardAgain().catch(() => {})),
       on('page', (sent) => sent.id === id && void desk?.session.heard(sent.version)),
-      on('site', async () => desk?.restyled(await queryClient.fetchQuery({ ...sitePlan(), staleTime: 0 }))),
+      on('site', async () => desk?.restyled(await askAnew(sitePlan()))),
       // Words or a keep area changed in the library show here at once.
       on('library', () => void desk?.media.heardOfWords()),
       on('library', (sent) => sent.id && (desk?.holds(sent.id) || desk?.hasSets) && void desk.preview.ask()),
