@@ -15,6 +15,7 @@ public sealed class Database : IDisposable
 
     private const long MaxMappedBytes = 64L << 20;
     private const int CopiesKept = 3;
+    private static readonly TimeSpan LongestFarewell = TimeSpan.FromSeconds(2);
 
     /// <summary>
     /// Every connection maps the file for itself: more readers than processors would only take memory.
@@ -35,6 +36,7 @@ public sealed class Database : IDisposable
     private readonly string _connectionString;
     private readonly string _synchronous;
     private long _writes;
+    private bool _isDisposed;
 
     /// <summary>
     /// Opens or creates the file and brings it up to the newest migration, after a copy of how it was.
@@ -171,9 +173,17 @@ public sealed class Database : IDisposable
         }
     }
 
-    /// <inheritdoc/>
+    /// <summary>
+    /// Who reads or writes comes to an end first, for a while: the last connection that closes leaves one file, without
+    /// a log beside it.
+    /// </summary>
     public void Dispose()
     {
+        if (Interlocked.Exchange(ref _isDisposed, true))
+            return;
+        _writing.Wait(LongestFarewell);
+        for (var reader = 0; reader < MaxReaders; reader++)
+            _reading.Wait(LongestFarewell);
         using (var connection = new SqliteConnection(_connectionString))
             SqliteConnection.ClearPool(connection);
         _reading.Dispose();

@@ -172,6 +172,28 @@ public sealed class DataFolderTests : IDisposable
     }
 
     [Fact]
+    public async Task An_end_waits_for_who_still_reads_and_leaves_one_file()
+    {
+        var database = new Database(At);
+        new Pages(database).Add("a", "page", new("A", "a", "", "{}"), Now);
+        using var isReading = new ManualResetEventSlim();
+        var reading = Task.Run(
+            () =>
+                database.Read(_ =>
+                {
+                    isReading.Set();
+                    Thread.Sleep(300);
+                    return true;
+                }),
+            TestContext.Current.CancellationToken
+        );
+        isReading.Wait(TestContext.Current.CancellationToken);
+        database.Dispose();
+        Assert.Equal(["dekoro.db"], Directory.GetFiles(_folder).Select(Path.GetFileName));
+        Assert.True(await reading);
+    }
+
+    [Fact]
     public void A_copy_taken_while_others_write_is_one_moment_of_it()
     {
         using var database = new Database(At);
