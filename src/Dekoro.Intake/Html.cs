@@ -16,7 +16,7 @@ internal static class Html
 
     private const int MaxElements = 300_000;
 
-    /// <summary>For parsing and reading together: what five megabytes take on a slow machine, many times over.</summary>
+    /// <summary>For parsing and reading together: many times what five megabytes take.</summary>
     private static readonly TimeSpan MaxTime = TimeSpan.FromSeconds(20);
 
     /// <exception cref="UnreadableException">More than <see cref="MaxTime"/> or <see
