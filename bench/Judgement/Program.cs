@@ -15,12 +15,14 @@ var halves = JsonSerializer
                 .ToList()
     );
 
-// "worked": boxes that limits were found with; "reported": boxes that were drawn after.
+// "worked": boxes that limits were found with; "reported before": reported first, and looked at since; "reported": boxes
+// of pictures that nothing was measured on before.
 var drawn = halves.Values.SelectMany(half => half).ToList();
 
 Print("indexed", Indexed.Print);
 Print("twins", () => Twins.Print(folder));
 Print("twins", () => Twins.Print(Path.Combine(folder, "reported")));
+Print("twins", () => Twins.Print(Path.Combine(folder, "untouched")));
 Print("keep", () => KeepAreas.Print(halves));
 Print("learned", () => Learned.Print("demo"));
 Print("blur", () => Blur.Print(drawn));

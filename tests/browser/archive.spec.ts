@@ -1,9 +1,11 @@
+import { Validator } from '@hyperion-framework/validator';
 import { choose, demoFile, expect, makePage, openDesk, passesAxe, takeIn, test, text } from './dekoro';
 import { freePort, serve } from './server';
 
 /** An archive of another house: a program of its own, whose stand-in takes deposits over the wire. */
 const collection = 'standins/archive/collection.json';
 const service = 'standins/archive/sword/service';
+const json = async <T = unknown>(url: string) => (await (await fetch(url)).json()) as T;
 
 test('A picture brought in at a page goes to the archive too, is found there by its words, and waits while the archive is away', async ({
   page,
@@ -117,6 +119,16 @@ test('The public site’s pictures are switched on for viewers of other houses, 
     await expect(dialog.getByText('iiif/collection.json')).toBeVisible();
     await dialog.getByRole('button', { name: 'Publish now' }).click();
     await expect(dialog.getByText('1 page is on the public site')).toBeVisible({ timeout: 60_000 });
+
+    // Valid by a schema of the standard that others wrote, beside the one after its tables that the C# tests use.
+    const standard = new Validator();
+    const given = await json<{ items: { id: string }[] }>(`${own.url}/live/iiif/collection.json`);
+    expect(standard.validateCollection(given), JSON.stringify(standard.validators.collection?.errors)).toBe(true);
+    const manifest = await json<{ label?: unknown }>(given.items[0]!.id);
+    expect(standard.validateManifest(manifest), JSON.stringify(standard.validators.manifest?.errors)).toBe(true);
+    expect(standard.validateManifest({ ...manifest, label: 'Skerry light' })).toBe(false);
+    const theirs = await json(`${own.url}/${collection}`);
+    expect(standard.validateCollection(theirs), JSON.stringify(standard.validators.collection?.errors)).toBe(true);
 
     await page.goto(`${own.url}/library/archive?address=${own.url}/live/iiif/collection.json`);
     const pictures = page.getByRole('list', { name: 'The archive’s pictures' }).getByRole('button');
