@@ -15,8 +15,8 @@ var halves = JsonSerializer
                 .ToList()
     );
 
-// "worked": boxes that limits were found with; "reported before": reported first, and looked at since; "reported": boxes
-// of pictures that nothing was measured on before.
+// "worked": boxes that limits were found with; "reported before": reported first, and looked at since; "reported":
+// drawn before anything was measured on their pictures.
 var drawn = halves.Values.SelectMany(half => half).ToList();
 
 Print("indexed", Indexed.Print);
