@@ -62,7 +62,7 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
         return takesSize && LargestSharp(picture.CountedPxOf(cut), layout) is { } role
             ? new($"{Capital(NameOf(role))} would be sharp everywhere.", role)
             : new(
-                $"The file is {picture.Size.Width} px wide; on {on} it takes "
+                $"The file is {picture.Size.Width} px wide{LeftByBlur(picture)}; on {on} it takes "
                     + $"{SharpFileWidth(worst, picture, cut)} px to be sharp here."
             );
     }
@@ -105,9 +105,19 @@ public sealed record Remedy(string Sentence, SizeRole? Size = null, bool WholePi
             _ => "edge to edge",
         };
 
-    /// <summary>The cut keeps its share of the picture, so the file must grow by as much as the cut.</summary>
+    private static string LeftByBlur(PictureFacts picture) =>
+        picture.ShareOfPx < 1
+            ? string.Create(
+                CultureInfo.InvariantCulture,
+                $", of which blur leaves about {picture.Size.Width * picture.ShareOfPx:0}"
+            )
+            : "";
+
+    /// <summary>
+    /// Of a file that is in focus. The cut keeps its share of the picture, so the file must grow by as much as the cut.
+    /// </summary>
     private static int SharpFileWidth(Fit worst, PictureFacts picture, Cut cut) =>
-        (int)Math.Ceiling(worst.SharpFromPx / picture.ShareOfPx * picture.Size.Width / cut.Width);
+        (int)Math.Ceiling((double)worst.SharpFromPx * picture.Size.Width / cut.Width);
 
     private static SizeRole? LargestSharp(double countedPx, PageLayout layout) =>
         Enum.GetValues<SizeRole>()

@@ -146,6 +146,13 @@ public sealed class PagePlanTests
         // One that has too few px anyway is told so, and what cannot be told is no blur.
         var small = Picture(width: 300, height: 200, edgePx: PictureFacts.BlurredFromEdgePx);
         Assert.Equal(FitReason.FileTooSmall, FitOf(small, SizeRole.Edge).Reason);
+        // What it would take is said of a file in focus: as many px of this one would still be blurred.
+        var plan = Plan(Page(Columns("c", 2, Extent.Wide, "f1")), [small]);
+        Assert.Equal(
+            "The file is 300 px wide, of which blur leaves about 150; on desktop it takes "
+                + $"{plan.Figures["f1"].Fits.Desktop!.SharpFromPx} px to be sharp here.",
+            Remedy.For(plan.Figures["f1"], plan.Layout)!.Sentence
+        );
         Assert.Equal(1, Picture(edgePx: 0).ShareOfPx);
         Assert.Equal(1, Picture(edgePx: null).ShareOfPx);
 
