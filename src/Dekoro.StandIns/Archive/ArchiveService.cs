@@ -20,6 +20,7 @@ internal sealed class ArchiveService(ArchiveShelf shelf)
     private static readonly IiifWriter Writer = new("en");
 
     private readonly ArchiveDesk _desk = new(shelf);
+    private readonly SemaphoreSlim _drawing = new(1);
 
     /// <param name="path">Under the archive's own address.</param>
     /// <param name="root">The archive's own address, with a slash at its end.</param>
@@ -42,10 +43,24 @@ internal sealed class ArchiveService(ArchiveShelf shelf)
                 string.Join('/', rest)
             )
                 is { } size
-                ? new("image/jpeg", found.Drawn(size.Width))
+                ? new("image/jpeg", await DrawnAsync(() => found.Drawn(size.Width), stop))
                 : null,
             _ => null,
         };
+    }
+
+    /// <summary>One at a time: a house elsewhere draws with processors of its own, and takes none from Dekoro.</summary>
+    private async Task<byte[]> DrawnAsync(Func<byte[]> draw, CancellationToken stop)
+    {
+        await _drawing.WaitAsync(stop);
+        try
+        {
+            return await Task.Run(draw, stop);
+        }
+        finally
+        {
+            _drawing.Release();
+        }
     }
 
     private JsonObject Collection(Uri root)

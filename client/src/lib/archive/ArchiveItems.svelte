@@ -1,6 +1,7 @@
 <!-- What a search of an archive finds, as pictures or as a list of all their fields; several are chosen. -->
 <script lang="ts">
   import { SvelteSet } from 'svelte/reactivity';
+  import { letGo } from '$lib/ui/letGo';
   import type { ArchiveLine } from './archive.svelte';
 
   let {
@@ -83,6 +84,7 @@
           <span class="block" class:dk-crop={chosen.has(item.index)} style:width="{widthOf(item)}px">
             <img
               src={sourceOf(pictureOf(item.index))}
+              {@attach letGo}
               onload={() => there.add(pictureOf(item.index))}
               alt=""
               loading="lazy"

@@ -1,6 +1,7 @@
 <!-- A picture of the library as it is drawn in rows: its proof, the marks of being chosen, and its number among several. -->
 <script lang="ts">
   import { proofOf, type FileItem } from '$lib/api/client';
+  import { letGo } from '$lib/ui/letGo';
 
   let {
     item,
@@ -26,6 +27,7 @@
     >
   {/if}
   <img
+    {@attach letGo}
     src={proofOf(item.picture, width > 300 ? 640 : 320, item.through?.cut)}
     alt=""
     style:height="{height}px"
