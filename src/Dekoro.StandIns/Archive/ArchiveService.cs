@@ -49,7 +49,7 @@ internal sealed class ArchiveService(ArchiveShelf shelf)
         };
     }
 
-    /// <summary>One at a time: a house elsewhere draws with processors of its own, and takes none from Dekoro.</summary>
+    /// <summary>One at a time: a house elsewhere has processors of its own, and takes none of ours.</summary>
     private async Task<byte[]> DrawnAsync(Func<byte[]> draw, CancellationToken stop)
     {
         await _drawing.WaitAsync(stop);
