@@ -194,6 +194,8 @@ export async function swipe(page: Page, at: { x: number; y: number }, byPx: numb
   await screen.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: point(at.x) });
   for (let step = 1; step <= 10; step++)
     await screen.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: point(at.x + (byPx * step) / 10) });
+  // The finger rests before it is lifted: one that is not would throw what it holds, as far as the machine is slow.
+  await page.waitForTimeout(150);
   await screen.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
   await screen.detach();
 }
