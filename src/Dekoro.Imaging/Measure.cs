@@ -110,7 +110,7 @@ public static class Measure
         PictureFormat format,
         PixelSize original,
         CancellationToken stop = default
-    ) => Looked(path, format, original, image => Look.Of(SmallCopies.Of(image), original.Shape), stop);
+    ) => Told(path, format, original, Edits.None, image => Look.Of(SmallCopies.Of(image), original.Shape), stop);
 
     /// <summary>The colours a picture shows, and nothing else of it.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -119,19 +119,7 @@ public static class Measure
         PictureFormat format,
         PixelSize original,
         CancellationToken stop = default
-    ) => Looked(path, format, original, ColoursOf, stop);
-
-    private static T Looked<T>(
-        string path,
-        PictureFormat format,
-        PixelSize original,
-        Func<Image, T> tell,
-        CancellationToken stop
-    ) => Within(format, stop, token =>
-        {
-            using var image = Decoded(path, original, Edits.None, Enums.FailOn.Truncated, token);
-            return tell(image);
-        });
+    ) => Told(path, format, original, Edits.None, ColoursOf, stop);
 
     /// <summary>What stands out in a version, and nothing else of it; null where nothing does.</summary>
     /// <exception cref="RefusedFileException">The pixels do not decode, or time ran out.</exception>
@@ -141,10 +129,19 @@ public static class Measure
         PixelSize original,
         Edits edits,
         CancellationToken stop = default
+    ) => Told(path, format, original, edits, KeepGuessOf, stop);
+
+    private static T Told<T>(
+        string path,
+        PictureFormat format,
+        PixelSize original,
+        Edits edits,
+        Func<Image, T> tell,
+        CancellationToken stop
     ) => Within(format, stop, token =>
         {
             using var image = Decoded(path, original, edits, Enums.FailOn.Truncated, token);
-            return KeepGuessOf(image);
+            return tell(image);
         });
 
     /// <summary>How wide its sharpest edges are, and nothing else of it.</summary>

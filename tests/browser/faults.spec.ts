@@ -231,6 +231,7 @@ test(
     const data = join(disk, 'data');
     const fill = () =>
       spawnSync('dd', ['if=/dev/zero', `of=${join(disk, 'filler')}`, 'bs=4k', 'oflag=append', 'conv=notrunc']);
+    let filling: NodeJS.Timeout | undefined;
     try {
       let server = await serve({ data, keep: true });
       const [reel] = await takeIn(server.url, ['line-reel.jpg']);
@@ -242,7 +243,7 @@ test(
       await frame.getByText('Here.').click();
       await page.keyboard.press('End');
       // What the program lets go of meanwhile is taken again: the disk stays full.
-      const filling = setInterval(fill, 500);
+      filling = setInterval(fill, 500);
       fill();
       await page.keyboard.type(' Typed on a full disk. '.repeat(40));
       await expect(page.getByText('The disk is full, so this was not kept').first()).toBeVisible();
@@ -277,6 +278,7 @@ test(
       expect((await fetch(`${server.url}/live/`)).status).toBe(200);
       await server.stop();
     } finally {
+      clearInterval(filling);
       execFileSync('umount', ['-l', disk]);
       rmSync(disk, { recursive: true });
     }
