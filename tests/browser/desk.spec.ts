@@ -222,6 +222,117 @@ test('Files dropped into the page, a swap and a drag land where the line shows',
   expect(await order()).toBe('H1 FIGURE P FIGURE P');
 });
 
+test('A picture that is let go at the moment the page moves under it still comes onto the page', async ({
+  page,
+  own,
+}) => {
+  await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(
+    own.url,
+    'Moving',
+    Array.from({ length: 30 }, (_, i) => text(`Paragraph ${i}.`)),
+  );
+  const frame = await openDesk(page, own.url, id);
+  await page.getByRole('button', { name: /^Library L/ }).click();
+  // As when an answer comes late: what stands above is another height from one moment to the next.
+  await frame.locator('body').evaluate((body) => {
+    const inside = body.ownerDocument;
+    inside.defaultView!.scrollTo(0, 200);
+    inside.addEventListener('dragenter', () => inside.defaultView!.scrollTo(0, 0), { once: true, capture: true });
+  });
+  const picture = (await page
+    .getByRole('region', { name: 'Library' })
+    .getByRole('button', { name: /^Line reel/ })
+    .boundingBox())!;
+  const words = (await frame.getByText('Paragraph 1.').boundingBox())!;
+  await page.mouse.move(picture.x + 40, picture.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(words.x + 60, words.y + 4);
+  await page.mouse.up();
+  await expect(frame.locator('figure')).toHaveCount(1);
+});
+
+test('What is about to be pressed in the sheet stays under the hand while answers come', async ({ page, own }) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(own.url, 'Steady', [
+    { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 200, side: 'right' } },
+    text('After.'),
+  ]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.locator('figure').click();
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  const fit = sheet.getByRole('region', { name: 'Fit at each width' });
+  const beside = sheet.getByRole('switch', { name: 'text beside' });
+  await expect(fit).toContainText('sharp');
+  const answers: (() => void)[] = [];
+  await page.route('**/look*', async (route) => {
+    await new Promise<void>((go) => answers.push(go));
+    await route.continue();
+  });
+  const heightOf = async () => (await fit.boundingBox())!.height;
+  const yOf = async () => (await beside.boundingBox())!.y;
+  /** Presses a size, then the switch, between whose going down and up the answer comes. */
+  const pressAsItComes = async (size: number) => {
+    const before = await fit.textContent();
+    await sheet.getByLabel('Size in px').fill(String(size));
+    await sheet.getByLabel('Size in px').press('Enter');
+    const [y, height] = [await yOf(), await heightOf()];
+    await beside.hover();
+    await page.mouse.down();
+    await expect
+      .poll(() => {
+        answers.splice(0).forEach((go) => go());
+        return fit.textContent();
+      })
+      .not.toBe(before);
+    expect(Math.abs((await yOf()) - y)).toBeLessThan(1.5);
+    await page.mouse.up();
+    return (await heightOf()) - height;
+  };
+  // A sentence comes above it, and is scrolled by.
+  expect(await pressAsItComes(300)).toBeGreaterThan(20);
+  await expect(beside).toBeChecked();
+  // It goes again: its room stays until the pointer has left.
+  expect(Math.abs(await pressAsItComes(200))).toBeLessThan(1);
+  await expect(beside).not.toBeChecked();
+  const high = await heightOf();
+  await frame.getByText('After.').hover();
+  await expect.poll(heightOf).toBeLessThan(high - 20);
+});
+
+test('What a place allowed before refuses no press while its new answer is on the way', async ({ page, own }) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(own.url, 'Late', [
+    { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'column' } },
+    text('After.'),
+  ]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.locator('figure').click();
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  const beside = sheet.getByRole('switch', { name: 'text beside' });
+  await expect(beside).toBeDisabled();
+  const answers: (() => void)[] = [];
+  await page.route('**/look*', async (route) => {
+    await new Promise<void>((go) => answers.push(go));
+    await route.continue();
+  });
+  await sheet.getByRole('button', { name: 'right', exact: true }).click();
+  await sheet.getByRole('button', { name: 'third', exact: true }).click();
+  await beside.hover();
+  await page.mouse.down();
+  // The answer that comes now is of the column's width, whose text stands beside nothing.
+  await expect.poll(() => answers.length).toBe(1);
+  answers.splice(0).forEach((go) => go());
+  await expect.poll(() => answers.length).toBe(1);
+  await page.mouse.up();
+  await expect(beside).toBeChecked();
+  const shown = () => {
+    answers.splice(0).forEach((go) => go());
+    return frame.locator('figure').getAttribute('class');
+  };
+  await expect.poll(shown).toMatch(/fig-third fig-right beside-tablet/);
+});
+
 test('A grip keeps proportions, Alt makes them a cut, Escape leaves all as it was', async ({ page, own }) => {
   const [reel] = await takeIn(own.url, ['line-reel.jpg']);
   const id = await makePage(own.url, 'Grips', [

@@ -24,6 +24,9 @@
     (words ?? document.querySelector<HTMLElement>('main :is(a[href], button, input):not(:disabled)'))?.focus();
   }
 
+  /** A drag is answered as it enters and while it is over: what it stands over may be another thing as it is let go. */
+  const takesFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') && event.preventDefault();
+
   /** Files let go where no place takes them come into the library: they are never swallowed. */
   async function drop(event: DragEvent) {
     if (event.defaultPrevented) return;
@@ -48,11 +51,7 @@
 </script>
 
 <!-- A file let go beside its target must not take the tool's place in the window. -->
-<svelte:window
-  onkeydown={keys}
-  ondragover={(event) => event.dataTransfer?.types.includes('Files') && event.preventDefault()}
-  ondrop={drop}
-/>
+<svelte:window onkeydown={keys} ondragenter={takesFiles} ondragover={takesFiles} ondrop={drop} />
 
 <QueryClientProvider client={queryClient}>
   <div class="flex h-screen flex-col">

@@ -215,6 +215,7 @@
             placed = false;
             tryLater(item.id);
           }}
+          onpointerdown={() => clearTimeout(trying)}
           onpointerleave={() => tryLater(null)}
           onfocus={() => tryLater(item.id)}
           onblur={() => tryLater(null)}

@@ -24,7 +24,10 @@
 
   let { desk, id, figure }: { desk: Desk; id: string; figure: FigureAttrs } = $props();
   const look = $derived(desk.preview.look?.figures[id]);
-  const choices = $derived(look?.choices ?? desk.preview.look?.waiting[id]);
+  /** What may be chosen is told of a place: while another is on its way nothing is refused by what was. */
+  const choices = $derived(
+    desk.preview.placesAsNow(id, figure) ? (look?.choices ?? desk.preview.look?.waiting[id]) : undefined,
+  );
   const piece = $derived(desk.chosenPiece);
   const picture = createQuery(() => ({ ...onePicture(figure.asset), enabled: figure.asset !== '' }));
   /** What a place that waits for a picture wants of it. */
@@ -93,9 +96,9 @@
           src={proofOf(look.picture, 160, look.cut)}
           alt=""
           class="h-17 w-17 object-contain object-left"
-        />{/if}
+        />{:else}<span class="h-17 w-17"></span>{/if}
       <div class="min-w-0">
-        <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : ''}</p>
+        <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : '\u00a0'}</p>
         <button
           class="dk-button mt-1.5"
           aria-pressed={desk.trial.swapping === id && desk.trial.swappingAt === null}
@@ -113,20 +116,20 @@
     aria-label="Fit at each width"
   >
     <h3 class="mb-1 font-semibold">Fit at each width{desk.trial.asset ? ', as tried' : ''}</h3>
-    {#if look}
+    {#if look || !desk.preview.problem}
       <FitTable now={desk.widthClass} {look}>
         {#snippet mend()}
-          {#if look.remedy?.size}
-            <button class="dk-link" onclick={() => set({ size: look.remedy?.size as FigureAttrs['size'] })}
+          {#if look?.remedy?.size}
+            <button class="dk-link" onclick={() => set({ size: look?.remedy?.size as FigureAttrs['size'] })}
               >use it</button
             >
-          {:else if look.remedy?.wholePicture}
+          {:else if look?.remedy?.wholePicture}
             <button class="dk-link" onclick={() => set({ shape: null, cut: null })}>use it whole</button>
           {/if}
         {/snippet}
       </FitTable>
     {:else}
-      <p class="text-quiet">{desk.preview.problem || 'Being worked out.'}</p>
+      <p class="text-quiet">{desk.preview.problem}</p>
     {/if}
   </section>{/if}
 

@@ -43,6 +43,8 @@ export function takeDrops(inside: Document, column: Element, desk: Desk, onover:
       void dropInPlace(desk, data, waits);
     else void dropInGap(desk, data, gap);
   };
+  // Entering is answered too: what the drag stands over may be another thing at the very moment it is let go.
+  inside.addEventListener('dragenter', over, true);
   inside.addEventListener('dragover', over, true);
   inside.addEventListener('dragleave', (event) => event.relatedTarget || onover({ dropping: false, line: null }), true);
   inside.addEventListener('drop', drop, true);

@@ -1,4 +1,5 @@
 import { answer, api, sentenceOf, type Look, type Schemas } from '$lib/api/client';
+import type { FigureAttrs } from '$lib/model/attrs';
 import type { Desk } from './desk.svelte';
 import { slotAt } from './geometry';
 
@@ -8,6 +9,8 @@ const restMs = 300;
 export class Preview {
   look = $state.raw<Look | null>(null);
   problem = $state('');
+  /** How pictures were placed when the look was asked for. */
+  private placed = $state.raw<Readonly<Record<string, FigureAttrs>>>({});
   private timer = 0;
   private isAsking = false;
   private askAgain = false;
@@ -23,6 +26,7 @@ export class Preview {
       return;
     }
     this.isAsking = true;
+    const placed = this.placedNow();
     try {
       const look = await answer(
         api.POST('/api/pages/{id}/look', {
@@ -31,6 +35,7 @@ export class Preview {
         }),
       );
       this.look = this.completed(look);
+      this.placed = placed;
       this.desk.views.draw(this.look.blocks);
       this.desk.trial.show();
       this.desk.moved++;
@@ -64,6 +69,17 @@ export class Preview {
     if (figures !== this.figuresSeen) void this.ask();
     else this.timer = window.setTimeout(() => void this.ask(), restMs);
     this.figuresSeen = figures;
+  }
+
+  /** Whether the look is of the picture's present size and side: since it was asked for they may have become others. */
+  placesAsNow(id: string, { size, side }: FigureAttrs) {
+    const then = this.placed[id];
+    return then?.size === size && then.side === side;
+  }
+
+  private placedNow() {
+    const all = [...this.desk.pieces, ...this.desk.inner];
+    return Object.fromEntries(all.flatMap(({ id, figure }) => (figure ? [[id, figure]] : [])));
   }
 
   end() {

@@ -22,7 +22,6 @@
   class="flex min-h-0 flex-1 flex-col"
   role="region"
   aria-label="Other files"
-  ondragover={(event) => event.dataTransfer?.types.includes('Files') && event.preventDefault()}
   ondrop={(event) => {
     event.preventDefault();
     void uploads.add(event.dataTransfer?.files ?? []);
