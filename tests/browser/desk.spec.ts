@@ -271,14 +271,14 @@ test('What is about to be pressed in the sheet stays under the hand while answer
   });
   const heightOf = async () => (await fit.boundingBox())!.height;
   const yOf = async () => (await beside.boundingBox())!.y;
-  /** Presses a size, then the switch, between whose going down and up the answer comes. */
-  const pressAsItComes = async (size: number) => {
+  /** Gives a size and goes to the switch, maybe presses it, and then the answer comes. */
+  const comes = async (size: number, presses: boolean) => {
     const before = await fit.textContent();
     await sheet.getByLabel('Size in px').fill(String(size));
     await sheet.getByLabel('Size in px').press('Enter');
     const [y, height] = [await yOf(), await heightOf()];
     await beside.hover();
-    await page.mouse.down();
+    if (presses) await page.mouse.down();
     await expect
       .poll(() => {
         answers.splice(0).forEach((go) => go());
@@ -289,15 +289,16 @@ test('What is about to be pressed in the sheet stays under the hand while answer
     await page.mouse.up();
     return (await heightOf()) - height;
   };
-  // A sentence comes above it, and is scrolled by.
-  expect(await pressAsItComes(300)).toBeGreaterThan(20);
-  await expect(beside).toBeChecked();
-  // It goes again: its room stays until the pointer has left.
-  expect(Math.abs(await pressAsItComes(200))).toBeLessThan(1);
-  await expect(beside).not.toBeChecked();
+  // A sentence comes above it and is scrolled by; when it goes again, its room stays until the pointer has left.
+  expect(await comes(300, false)).toBeGreaterThan(20);
+  expect(Math.abs(await comes(200, false))).toBeLessThan(1);
   const high = await heightOf();
   await frame.getByText('After.').hover();
   await expect.poll(heightOf).toBeLessThan(high - 20);
+  await comes(300, true);
+  await expect(beside).toBeChecked();
+  await comes(200, true);
+  await expect(beside).not.toBeChecked();
 });
 
 test('What a place allowed before refuses no press while its new answer is on the way', async ({ page, own }) => {
@@ -331,6 +332,37 @@ test('What a place allowed before refuses no press while its new answer is on th
     return frame.locator('figure').getAttribute('class');
   };
   await expect.poll(shown).toMatch(/fig-third fig-right beside-tablet/);
+});
+
+test('What is pressed on leaving a field is pressed, though what is said of the field moves it', async ({
+  page,
+  own,
+}) => {
+  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
+  const id = await makePage(own.url, 'Links', [{ type: 'figure', attrs: { id: 'f', asset: reel!.id } }]);
+  const frame = await openDesk(page, own.url, id);
+  await frame.locator('figure').click();
+  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  await sheet.getByRole('button', { name: /^Link/ }).click();
+  await sheet.getByLabel('A click leads to').selectOption('a page or an address');
+  const look = sheet.getByRole('button', { name: /^Look/ });
+  const yOf = async () => (await look.boundingBox())!.y;
+  // Said above what is pressed it would be pushed down, and taken away again it would come up.
+  for (const [typed, says] of [
+    ['kites.example/reels', 'Added https:// in front.'],
+    ['https://kites.example/reel', ''],
+  ] as const) {
+    const open = await look.getAttribute('aria-expanded');
+    await sheet.getByLabel('Where it leads').fill(typed);
+    await look.scrollIntoViewIfNeeded();
+    await look.hover();
+    const y = await yOf();
+    await page.mouse.down();
+    await expect(sheet.getByText('Added https:// in front.')).toHaveCount(says ? 1 : 0);
+    expect(Math.abs((await yOf()) - y)).toBeLessThan(1.5);
+    await page.mouse.up();
+    await expect(look).not.toHaveAttribute('aria-expanded', open!);
+  }
 });
 
 test('A grip keeps proportions, Alt makes them a cut, Escape leaves all as it was', async ({ page, own }) => {

@@ -9,12 +9,14 @@
   import { askForKeys, letters } from '$lib/ui/letters.svelte';
   import Bar from '$lib/shell/Bar.svelte';
   import FirstSteps from '$lib/shell/FirstSteps.svelte';
+  import { holdUnderPress } from '$lib/shell/underPress';
   import UploadList from '$lib/shell/UploadList.svelte';
   import { filesOf, uploads } from '$lib/media/uploads.svelte';
 
   let { children } = $props();
   onMount(listen);
   onMount(keepTyped);
+  onMount(holdUnderPress);
 
   /** On the desk into the page's words, elsewhere to the first thing of the place. */
   function toContent() {

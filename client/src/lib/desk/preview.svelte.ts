@@ -77,6 +77,11 @@ export class Preview {
     return then?.size === size && then.side === side;
   }
 
+  /** The same with what it has of its own at single widths. */
+  placesAllAsNow(id: string, figure: FigureAttrs) {
+    return this.placesAsNow(id, figure) && this.placed[id]?.at === figure.at;
+  }
+
   private placedNow() {
     const all = [...this.desk.pieces, ...this.desk.inner];
     return Object.fromEntries(all.flatMap(({ id, figure }) => (figure ? [[id, figure]] : [])));

@@ -6,6 +6,7 @@
   import { answer, api, sentenceOf } from '$lib/api/client';
   import { onePicture, ownColumns, queryClient } from '$lib/api/queries';
   import Group from '$lib/ui/Group.svelte';
+  import { steady } from '$lib/ui/steady';
   import HandedOver from '$lib/archive/HandedOver.svelte';
   import LooksSame from './LooksSame.svelte';
   import SwapSheet from './SwapSheet.svelte';
@@ -73,7 +74,7 @@
     <p class="dk-problem p-4" role="alert">{sentenceOf(picture.error)}</p>
   {:else if file}
     <div class="flex items-start gap-2 border-b border-hair py-3 pr-2 pl-4">
-      <div class="min-w-0 flex-1">
+      <div class="min-w-0 flex-1" {@attach steady}>
         <h2 class="truncate text-read font-semibold">{file.words.title}</h2>
         <p class="dk-tabular text-quiet">
           {file.width} × {file.height} · {file.format.toUpperCase()} · {weight(file.bytes)}{file.takenOn
