@@ -289,7 +289,7 @@ test('What is about to be pressed in the sheet stays under the hand while answer
     await page.mouse.up();
     return (await heightOf()) - height;
   };
-  // A sentence comes above it and is scrolled by; when it goes again, its room stays until the pointer has left.
+  // A sentence comes above it and is scrolled by; it goes again, and its room stays until the pointer has left.
   expect(await comes(300, false)).toBeGreaterThan(20);
   expect(Math.abs(await comes(200, false))).toBeLessThan(1);
   const high = await heightOf();

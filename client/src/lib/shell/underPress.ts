@@ -1,7 +1,7 @@
 import { holdAnchor, letScrollGo, scrollerOf, scrollOn } from '$lib/ui/scrolling';
 
 /** Moved further than this, CSS px, a press is a drag. */
-const dragPx = 4;
+const dragPx = 2;
 
 /**
  * What is pressed stays under the hand until it is let go. Leaving a field keeps what was typed, and what is said of
@@ -17,12 +17,18 @@ export function holdUnderPress() {
     if (!scroller || event.button !== 0) return;
     const pressedPx = pressed.getBoundingClientRect().top;
     const isDragged = () => target.hasPointerCapture(event.pointerId) || pressed.hasPointerCapture(event.pointerId);
+    const movedPx = () => (pressed.isConnected ? pressed.getBoundingClientRect().top - pressedPx : 0);
     const watching = new MutationObserver(() => {
-      const byPx = pressed.isConnected && !isDragged() ? pressed.getBoundingClientRect().top - pressedPx : 0;
-      if (Math.abs(byPx) < 1) return;
+      if (isDragged() || Math.abs(movedPx()) < 1) return;
+      const stoodPx = scroller.scrollTop;
       holdAnchor(scroller);
-      scrollOn(scroller, byPx);
+      scrollOn(scroller, movedPx());
       scroller.addEventListener('pointerleave', () => letScrollGo(scroller), { once: true });
+      if (Math.abs(movedPx()) < 1) return;
+      // What scrolling does not bring back moves by itself, and is left to.
+      letGo();
+      letScrollGo(scroller);
+      scroller.scrollTop = stoodPx;
     });
     const move = ({ clientX, clientY }: PointerEvent) =>
       Math.hypot(clientX - event.clientX, clientY - event.clientY) > dragPx && letGo();

@@ -10,32 +10,42 @@ export function steady(answer: HTMLElement) {
   if (!sheet) return;
   let pointerPx: number | null = null;
   let isPressed = false;
-  let heightPx: number | null = null;
+  /** Where it ended when it was last looked at, and how high it was. */
+  let [endPx, heightPx] = [0, 0];
+  const look = () => ([endPx, heightPx] = [answer.getBoundingClientRect().bottom, answer.offsetHeight]);
+  /** Where it is another height already, that is still to be seen to. */
+  const lookAgain = () => answer.offsetHeight === heightPx && look();
   const watching = new ResizeObserver(() => {
-    const [before, now] = [heightPx, answer.offsetHeight];
-    heightPx = now;
-    if (before === null || before === now || pointerPx === null || isPressed) return;
-    if (answer.getBoundingClientRect().top + before > pointerPx) return;
-    if (now > before) scrollOn(sheet, now - before);
-    else answer.style.minHeight = `${before}px`;
+    const isBelow = pointerPx !== null && endPx <= pointerPx;
+    if (isBelow && !isPressed && answer.offsetHeight !== heightPx) {
+      if (answer.offsetHeight < heightPx) answer.style.minHeight = `${heightPx}px`;
+      // A sheet that became shorter may have been scrolled back by that.
+      scrollOn(sheet, answer.getBoundingClientRect().bottom - endPx);
+    }
+    look();
   });
   const over = (event: PointerEvent) => {
     pointerPx = event.clientY;
     isPressed = event.buttons !== 0;
     holdAnchor(sheet);
+    lookAgain();
   };
   const away = () => {
     pointerPx = null;
     answer.style.minHeight = '';
     letScrollGo(sheet);
   };
+  const ways = [
+    ['pointermove', over],
+    ['pointerdown', over],
+    ['pointerup', over],
+    ['pointerleave', away],
+    ['scroll', lookAgain],
+  ] as const;
   watching.observe(answer);
-  const events = ['pointermove', 'pointerdown', 'pointerup'] as const;
-  for (const one of events) sheet.addEventListener(one, over);
-  sheet.addEventListener('pointerleave', away);
+  for (const [event, heard] of ways) sheet.addEventListener(event, heard as EventListener);
   return () => {
     watching.disconnect();
-    for (const one of events) sheet.removeEventListener(one, over);
-    sheet.removeEventListener('pointerleave', away);
+    for (const [event, heard] of ways) sheet.removeEventListener(event, heard as EventListener);
   };
 }
