@@ -222,6 +222,28 @@ test('Files dropped into the page, a swap and a drag land where the line shows',
   expect(await order()).toBe('H1 FIGURE P FIGURE P');
 });
 
+/** A page with one picture, which is chosen. */
+async function chooseReel(page: Page, url: string, attrs: object = {}) {
+  const [reel] = await takeIn(url, ['line-reel.jpg']);
+  const id = await makePage(url, 'Reel', [
+    { type: 'figure', attrs: { id: 'f', asset: reel!.id, ...attrs } },
+    text('After.'),
+  ]);
+  const frame = await openDesk(page, url, id);
+  await frame.locator('figure').click();
+  return { frame, sheet: page.getByRole('complementary', { name: 'Sheet' }) };
+}
+
+/** What is said of the page as it stands waits until it is let come. */
+async function holdAnswers(page: Page) {
+  const held: (() => void)[] = [];
+  await page.route('**/look*', async (route) => {
+    await new Promise<void>((go) => held.push(go));
+    await route.continue();
+  });
+  return { waiting: () => held.length, come: () => held.splice(0).forEach((go) => go()) };
+}
+
 test('A picture that is let go at the moment the page moves under it still comes onto the page', async ({
   page,
   own,
@@ -253,22 +275,11 @@ test('A picture that is let go at the moment the page moves under it still comes
 });
 
 test('What is about to be pressed in the sheet stays under the hand while answers come', async ({ page, own }) => {
-  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
-  const id = await makePage(own.url, 'Steady', [
-    { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 200, side: 'right' } },
-    text('After.'),
-  ]);
-  const frame = await openDesk(page, own.url, id);
-  await frame.locator('figure').click();
-  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  const { frame, sheet } = await chooseReel(page, own.url, { size: 200, side: 'right' });
   const fit = sheet.getByRole('region', { name: 'Fit at each width' });
   const beside = sheet.getByRole('switch', { name: 'text beside' });
   await expect(fit).toContainText('sharp');
-  const answers: (() => void)[] = [];
-  await page.route('**/look*', async (route) => {
-    await new Promise<void>((go) => answers.push(go));
-    await route.continue();
-  });
+  const answers = await holdAnswers(page);
   const heightOf = async () => (await fit.boundingBox())!.height;
   const yOf = async () => (await beside.boundingBox())!.y;
   /** Gives a size and goes to the switch, maybe presses it, and then the answer comes. */
@@ -281,7 +292,7 @@ test('What is about to be pressed in the sheet stays under the hand while answer
     if (presses) await page.mouse.down();
     await expect
       .poll(() => {
-        answers.splice(0).forEach((go) => go());
+        answers.come();
         return fit.textContent();
       })
       .not.toBe(before);
@@ -295,6 +306,14 @@ test('What is about to be pressed in the sheet stays under the hand while answer
   const high = await heightOf();
   await frame.getByText('After.').hover();
   await expect.poll(heightOf).toBeLessThan(high - 20);
+  // The same where it is scrolled already, and the browser keeps things in place in its own way.
+  await sheet.getByRole('button', { name: /^Words/ }).click();
+  await beside.hover();
+  await page.mouse.wheel(0, 20);
+  await expect.poll(() => sheet.evaluate((element) => element.scrollTop)).toBeGreaterThan(10);
+  await comes(300, false);
+  await comes(200, false);
+  await frame.getByText('After.').hover();
   await comes(300, true);
   await expect(beside).toBeChecked();
   await comes(200, true);
@@ -302,33 +321,22 @@ test('What is about to be pressed in the sheet stays under the hand while answer
 });
 
 test('What a place allowed before refuses no press while its new answer is on the way', async ({ page, own }) => {
-  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
-  const id = await makePage(own.url, 'Late', [
-    { type: 'figure', attrs: { id: 'f', asset: reel!.id, size: 'column' } },
-    text('After.'),
-  ]);
-  const frame = await openDesk(page, own.url, id);
-  await frame.locator('figure').click();
-  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  const { frame, sheet } = await chooseReel(page, own.url, { size: 'column' });
   const beside = sheet.getByRole('switch', { name: 'text beside' });
   await expect(beside).toBeDisabled();
-  const answers: (() => void)[] = [];
-  await page.route('**/look*', async (route) => {
-    await new Promise<void>((go) => answers.push(go));
-    await route.continue();
-  });
+  const answers = await holdAnswers(page);
   await sheet.getByRole('button', { name: 'right', exact: true }).click();
   await sheet.getByRole('button', { name: 'third', exact: true }).click();
   await beside.hover();
   await page.mouse.down();
   // The answer that comes now is of the column's width, whose text stands beside nothing.
-  await expect.poll(() => answers.length).toBe(1);
-  answers.splice(0).forEach((go) => go());
-  await expect.poll(() => answers.length).toBe(1);
+  await expect.poll(answers.waiting).toBe(1);
+  answers.come();
+  await expect.poll(answers.waiting).toBe(1);
   await page.mouse.up();
   await expect(beside).toBeChecked();
   const shown = () => {
-    answers.splice(0).forEach((go) => go());
+    answers.come();
     return frame.locator('figure').getAttribute('class');
   };
   await expect.poll(shown).toMatch(/fig-third fig-right beside-tablet/);
@@ -338,11 +346,7 @@ test('What is pressed on leaving a field is pressed, though what is said of the 
   page,
   own,
 }) => {
-  const [reel] = await takeIn(own.url, ['line-reel.jpg']);
-  const id = await makePage(own.url, 'Links', [{ type: 'figure', attrs: { id: 'f', asset: reel!.id } }]);
-  const frame = await openDesk(page, own.url, id);
-  await frame.locator('figure').click();
-  const sheet = page.getByRole('complementary', { name: 'Sheet' });
+  const { sheet } = await chooseReel(page, own.url);
   await sheet.getByRole('button', { name: /^Link/ }).click();
   await sheet.getByLabel('A click leads to').selectOption('a page or an address');
   const look = sheet.getByRole('button', { name: /^Look/ });

@@ -11,7 +11,7 @@
   import FirstSteps from '$lib/shell/FirstSteps.svelte';
   import { holdUnderPress } from '$lib/shell/underPress';
   import UploadList from '$lib/shell/UploadList.svelte';
-  import { filesOf, uploads } from '$lib/media/uploads.svelte';
+  import { filesOf, holdsFiles, uploads } from '$lib/media/uploads.svelte';
 
   let { children } = $props();
   onMount(listen);
@@ -27,7 +27,7 @@
   }
 
   /** A drag is answered as it enters and while it is over: what it stands over may be another thing as it is let go. */
-  const takesFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') && event.preventDefault();
+  const takesFiles = (event: DragEvent) => holdsFiles(event) && event.preventDefault();
 
   /** Files let go where no place takes them come into the library: they are never swallowed. */
   async function drop(event: DragEvent) {

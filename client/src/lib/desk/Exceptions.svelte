@@ -38,7 +38,7 @@
   {@const c = opened}
   {@const own = figure.at?.[c]}
   {@const on = look?.on[c]}
-  {@const choices = desk.preview.placesAllAsNow(id, figure) ? look?.choicesOn[c] : undefined}
+  {@const choices = desk.preview.placesAsNow(id, figure) ? look?.choicesOn[c] : undefined}
   <div class="mt-2 space-y-2.5 border-t border-hair pt-2.5" role="group" aria-label="Only on {c}">
     <div class="flex items-center justify-between">
       <label class="flex min-h-6 items-center gap-1.5">

@@ -71,15 +71,10 @@ export class Preview {
     this.figuresSeen = figures;
   }
 
-  /** Whether the look is of the picture's present size and side: since it was asked for they may have become others. */
-  placesAsNow(id: string, { size, side }: FigureAttrs) {
+  /** Whether the look is of the picture's present placement: since it was asked for it may have become another. */
+  placesAsNow(id: string, { size, side, at }: FigureAttrs) {
     const then = this.placed[id];
-    return then?.size === size && then.side === side;
-  }
-
-  /** The same with what it has of its own at single widths. */
-  placesAllAsNow(id: string, figure: FigureAttrs) {
-    return this.placesAsNow(id, figure) && this.placed[id]?.at === figure.at;
+    return then?.size === size && then.side === side && then.at === at;
   }
 
   private placedNow() {

@@ -152,6 +152,9 @@ function taken(request: XMLHttpRequest): Schemas['Taken'] {
 
 export const uploads = new Uploads();
 
+/** Whether files are what is dragged. */
+export const holdsFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
+
 /** Files of a drop or a paste, with those in dropped folders. */
 export async function filesOf(data: DataTransfer | null): Promise<File[]> {
   if (!data) return [];

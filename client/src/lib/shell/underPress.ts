@@ -1,7 +1,9 @@
-import { holdAnchor, letScrollGo, scrollerOf, scrollOn } from '$lib/ui/scrolling';
+import { scrollerOf, scrollOn, takeRoomBack } from '$lib/ui/scrolling';
 
 /** Moved further than this, CSS px, a press is a drag. */
 const dragPx = 2;
+
+const left = (event: PointerEvent) => takeRoomBack(event.currentTarget as HTMLElement);
 
 /**
  * What is pressed stays under the hand until it is let go. Leaving a field keeps what was typed, and what is said of
@@ -21,13 +23,11 @@ export function holdUnderPress() {
     const watching = new MutationObserver(() => {
       if (isDragged() || Math.abs(movedPx()) < 1) return;
       const stoodPx = scroller.scrollTop;
-      holdAnchor(scroller);
       scrollOn(scroller, movedPx());
-      scroller.addEventListener('pointerleave', () => letScrollGo(scroller), { once: true });
       if (Math.abs(movedPx()) < 1) return;
       // What scrolling does not bring back moves by itself, and is left to.
       letGo();
-      letScrollGo(scroller);
+      takeRoomBack(scroller);
       scroller.scrollTop = stoodPx;
     });
     const move = ({ clientX, clientY }: PointerEvent) =>
@@ -38,6 +38,7 @@ export function holdUnderPress() {
       removeEventListener('pointermove', move, true);
     };
     addEventListener('pointermove', move, true);
+    scroller.addEventListener('pointerleave', left, { once: true });
     watching.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true });
   };
   const release = () => letGo();

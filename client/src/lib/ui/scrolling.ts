@@ -16,12 +16,5 @@ export function scrollOn(scroller: HTMLElement, byPx: number) {
   if (lackPx > 0) scroller.scrollTop = wantedPx;
 }
 
-/**
- * The browser's own way to keep in place what is looked at begins only once a list is scrolled, and would be added to
- * ours.
- */
-export const holdAnchor = (scroller: HTMLElement) => (scroller.style.overflowAnchor = 'none');
-
-/** All is again as the sheet itself would have it. */
-export const letScrollGo = (scroller: HTMLElement) =>
-  (scroller.style.overflowAnchor = scroller.style.paddingBottom = scroller.style.paddingTop = '');
+/** Takes the room back that was given. */
+export const takeRoomBack = (scroller: HTMLElement) => (scroller.style.paddingBottom = scroller.style.paddingTop = '');

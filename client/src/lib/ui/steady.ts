@@ -1,4 +1,4 @@
-import { holdAnchor, letScrollGo, scrollerOf, scrollOn } from './scrolling';
+import { scrollerOf, scrollOn, takeRoomBack } from './scrolling';
 
 /**
  * What tells an answer above controls: as the answer comes, the controls below stay where the hand finds them. While
@@ -27,13 +27,12 @@ export function steady(answer: HTMLElement) {
   const over = (event: PointerEvent) => {
     pointerPx = event.clientY;
     isPressed = event.buttons !== 0;
-    holdAnchor(sheet);
     lookAgain();
   };
   const away = () => {
     pointerPx = null;
     answer.style.minHeight = '';
-    letScrollGo(sheet);
+    takeRoomBack(sheet);
   };
   const ways = [
     ['pointermove', over],

@@ -15,7 +15,7 @@
   import { Choosing } from '$lib/ui/choosing.svelte';
   import ViewChoice from '$lib/library/ViewChoice.svelte';
   import WordsRound from '$lib/library/WordsRound.svelte';
-  import { filesOf, uploads } from '$lib/media/uploads.svelte';
+  import { filesOf, holdsFiles, uploads } from '$lib/media/uploads.svelte';
   import { bundleOf, isWords } from '$lib/intake/bundle';
   import { intake, isReadable } from '$lib/intake/intake.svelte';
   import { inAddress, partsOf } from '$lib/ui/inAddress.svelte';
@@ -104,7 +104,6 @@
       tile?.focus();
     }
   }
-  const holdsFiles = (event: DragEvent) => event.dataTransfer?.types.includes('Files') ?? false;
 </script>
 
 <svelte:head><title>Library · Dekoro</title></svelte:head>
