@@ -65,7 +65,10 @@
   const exceptions = $derived(
     classes.filter((c) => figure.at?.[c]).map((c) => `${c}: ${exceptionWords(figure.at?.[c], desk.site.sizes)}`),
   );
-  const altWords = $derived(figure.decorative ? 'decorative' : look?.alt ? 'alt text' : 'no alt text');
+  /** Nothing is said to be missing before it is known. */
+  const altWords = $derived(
+    figure.decorative ? 'decorative, ' : !look ? '' : look.alt ? 'alt text, ' : 'no alt text, ',
+  );
 
   onMount(() => {
     const focus = async (event: Event) => {
@@ -96,7 +99,7 @@
           src={proofOf(look.picture, 160, look.cut)}
           alt=""
           class="h-17 w-17 object-contain object-left"
-        />{:else}<span class="h-17 w-17"></span>{/if}
+        />{:else}<span class="h-17 w-17 flex-none"></span>{/if}
       <div class="min-w-0">
         <p class="dk-tabular text-quiet">{look ? `${look.sourceWidth} × ${look.sourceHeight}, library` : '\u00a0'}</p>
         <button
@@ -196,7 +199,7 @@
   </p>
 {/if}
 
-<Group name="Words" value="{altWords}, caption: {captionSources[figure.captionSource]}" bind:open={open.words}>
+<Group name="Words" value="{altWords}caption: {captionSources[figure.captionSource]}" bind:open={open.words}>
   <AltField id="figure-alt" alt={figure.alt} decorative={figure.decorative} library={file?.words.alt ?? ''} {set} />
   <label class="dk-label mt-3" for="figure-caption">Caption</label>
   <select

@@ -32,7 +32,9 @@
             <td class="pl-3"><Fit word={fit.word} density={fit.pxPerCssPx} /></td>
             <td class="text-right">{weight(fit.bytes)}</td>
           {:else if !look}
-            <td colspan="3" class="text-right text-quiet">being worked out</td>
+            <td colspan="3" class="text-right font-normal text-quiet"
+              >{c === (now ?? classes[0]) ? 'being worked out' : ''}</td
+            >
           {:else}
             <td colspan="3" class="text-right text-quiet">hidden, nothing is fetched</td>
           {/if}
