@@ -274,6 +274,23 @@ test('A picture that is let go at the moment the page moves under it still comes
   await expect(frame.locator('figure')).toHaveCount(1);
 });
 
+test('A picture that is pressed, and held before it is dragged, tries nothing that moves the page', async ({
+  page,
+  own,
+}) => {
+  const { frame } = await chooseReel(page, own.url);
+  await page.getByRole('button', { name: /^Library L/ }).click();
+  const drawer = page.getByRole('region', { name: 'Library' });
+  await drawer.getByRole('button', { name: /^Line reel/ }).hover();
+  await page.mouse.down();
+  await page.waitForTimeout(600);
+  await expect(drawer.getByText('As it would stand there')).toHaveCount(0);
+  const paper = (await page.locator('iframe[title^="The page at"]').boundingBox())!;
+  await page.mouse.move(paper.x + 200, paper.y + 100);
+  await page.mouse.up();
+  await expect(frame.locator('figure')).toHaveCount(2);
+});
+
 test('What is about to be pressed in the sheet stays under the hand while answers come', async ({ page, own }) => {
   const { frame, sheet } = await chooseReel(page, own.url, { size: 200, side: 'right' });
   const fit = sheet.getByRole('region', { name: 'Fit at each width' });

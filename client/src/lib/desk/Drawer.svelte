@@ -107,6 +107,7 @@
     else if (choosing.ids.size > 0) placeChosen();
     else take(item);
   }
+  /** What is pressed tries nothing more: the page would scroll from under a drag. Keys try what they come to. */
   function tryLater(asset: string | null) {
     clearTimeout(trying);
     if (placed && asset) return;
@@ -217,7 +218,7 @@
           }}
           onpointerdown={() => clearTimeout(trying)}
           onpointerleave={() => tryLater(null)}
-          onfocus={() => tryLater(item.id)}
+          onfocus={({ currentTarget }) => currentTarget.matches(':focus-visible') && tryLater(item.id)}
           onblur={() => tryLater(null)}
           onclick={(event) => press(event, item)}
           onkeydown={(event) => {
